@@ -7545,6 +7545,8 @@ export interface components {
       version: number;
     };
     OrderLineView: {
+      /** Format: int64 */
+      batchId?: number;
       /** Format: int32 */
       missing: number;
       price: components['schemas']['MoneyView'];
@@ -9194,8 +9196,6 @@ export interface components {
     ShopOrderView: {
       /** Format: date */
       arrivedOn?: string;
-      /** Format: int64 */
-      batchId?: number;
       buyer?: components['schemas']['BuyerView'];
       cameBack: string;
       forWhat: string;

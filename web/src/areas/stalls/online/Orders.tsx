@@ -117,23 +117,25 @@ function OpenOrder({ order }: { order: Order }) {
           {order.lines.map((line, i) => (
             <li key={i}>
               <b>{line.units} ×</b> {line.words} <span className="text-soft">at {line.price.amount}</span>
-              {line.missing > 0 && <span className="font-bold text-madder"> · {line.missing} missing</span>}
-              {line.toMake && order.batchId === undefined && (
+              {line.missing > 0 && (
+                <span className="font-bold whitespace-nowrap text-madder"> · {line.missing} missing</span>
+              )}
+              {line.toMake && (
                 <Link className="ml-2 font-semibold text-woad underline" to={newBatch(order, line)}>
                   Make {line.missing}
                 </Link>
               )}
+              {line.batchId !== undefined && (
+                <span className="ml-2 whitespace-nowrap">
+                  made in{' '}
+                  <Link className="font-semibold text-woad underline" to={`/batches/${line.batchId}`}>
+                    batch {line.batchId}
+                  </Link>
+                </span>
+              )}
             </li>
           ))}
         </ul>
-        {order.batchId !== undefined && (
-          <p>
-            <Link className="font-semibold text-woad underline" to={`/batches/${order.batchId}`}>
-              Batch {order.batchId}
-            </Link>{' '}
-            is made for it.
-          </p>
-        )}
         <p className="mt-1 text-soft">
           {order.paid.amount} paid, {order.postage.amount} of it for postage
         </p>

@@ -207,8 +207,8 @@ class ParcelTest {
         bench.ok(APP.post("/api/simulated/online-shop", Map.of("act", "COME_BACK")));
         JsonNode lacking = looked().get("open").get(0);
         assertThat(lacking.get("state").asString()).isEqualTo("SHORT");
-        assertThat(lacking.has("batchId")).isFalse();
         JsonNode line = lacking.get("lines").get(0);
+        assertThat(line.has("batchId")).isFalse();
         JsonNode toMake = line.get("toMake");
         assertThat(toMake.get("designId").asLong()).isEqualTo(pouch);
         assertThat(toMake.get("slot").asString()).isEqualTo("outer");
@@ -217,13 +217,15 @@ class ParcelTest {
                 .isEqualTo(toMake.get("sizeName").asString());
         form.put("forWhat", lacking.get("forWhat").asString());
         long batch = bench.ok(APP.post("/api/batches", form)).get("id").asLong();
-        assertThat(looked().get("open").get(0).get("batchId").asLong()).isEqualTo(batch);
+        JsonNode named = looked().get("open").get(0).get("lines").get(0);
+        assertThat(named.get("batchId").asLong()).isEqualTo(batch);
+        assertThat(named.has("toMake")).as("no second batch of the same").isFalse();
 
         String made = line.get("missing").asString();
         bench.ok(APP.post("/api/batches/" + batch + "/finish", RunningApp.finish(bench.cut(batch), made)));
         JsonNode filled = looked().get("open").get(0);
         assertThat(filled.get("state").asString()).isEqualTo("RESERVED");
-        assertThat(filled.has("batchId")).isFalse();
+        assertThat(filled.get("lines").get(0).has("batchId")).isFalse();
         assertThat(filled.get("lines").get(0).has("toMake")).isFalse();
     }
 }

@@ -82,7 +82,7 @@ class StatementsTest {
         ceilings.put("/api/logbook/figures", 10);
         ceilings.put("/api/year", 33);
         ceilings.put("/api/year/books?from=2026-01-01", 29);
-        ceilings.put("/api/season-plan", 94);
+        ceilings.put("/api/season-plan", 42);
         ceilings.put("/api/settings", 4);
         return ceilings;
     }

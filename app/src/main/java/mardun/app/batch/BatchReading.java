@@ -259,9 +259,7 @@ public class BatchReading {
                 batch.comesFirst(),
                 batch.dueOn(),
                 batch.forWhat(),
-                planned.lines().stream()
-                        .mapToInt(line -> line.chosen().started())
-                        .sum(),
+                OpenWork.Bags.of(planned),
                 planned.stillToDo(batch.stage().isToCut()),
                 planned.isBegun(),
                 shelf.matching(planned, batch.orderWishes()),

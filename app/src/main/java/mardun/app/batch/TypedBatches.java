@@ -46,7 +46,7 @@ public class TypedBatches {
                 false,
                 Optional.ofNullable(form.dueOn()),
                 form.forWhat(),
-                planned.plan().units(),
+                OpenWork.Bags.of(planned),
                 planned.stillToDo(true),
                 false,
                 shelf.matching(planned, OrderWishes.NONE),

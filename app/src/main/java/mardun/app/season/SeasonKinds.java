@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import mardun.app.batch.BatchReading;
-import mardun.app.batch.CuttableBatches;
 import mardun.app.batch.OpenWork;
 import mardun.app.design.CostedSize;
 import mardun.app.design.DesignCosts;
@@ -20,7 +19,6 @@ import mardun.app.goods.GoodsLot;
 import mardun.app.goods.Quality;
 import mardun.app.id.BatchId;
 import mardun.app.id.MaterialId;
-import mardun.app.plan.ChosenLine;
 import org.springframework.stereotype.Component;
 
 /** The kinds of bags that may be made for a season: all that were made before, and each size of each design in its usual cloth. */
@@ -30,13 +28,11 @@ class SeasonKinds {
     private final DesignCosts costs;
     private final GoodsLedger ledger;
     private final BatchReading reading;
-    private final CuttableBatches batches;
 
-    SeasonKinds(DesignCosts costs, GoodsLedger ledger, BatchReading reading, CuttableBatches batches) {
+    SeasonKinds(DesignCosts costs, GoodsLedger ledger, BatchReading reading) {
         this.costs = costs;
         this.ledger = ledger;
         this.reading = reading;
-        this.batches = batches;
     }
 
     /**
@@ -143,15 +139,12 @@ class SeasonKinds {
             if (promised.contains(work.id())) {
                 continue;
             }
-            for (ChosenLine line : batches.get(work.id()).chosen().lines()) {
-                CostedSize size = sizes.get(List.of(
-                        line.designId(), Optional.ofNullable(line.sizeKey()).orElse("")));
+            for (OpenWork.Bags bags : work.bags()) {
+                CostedSize size =
+                        sizes.get(List.of(bags.designId(), bags.sizeKey().orElse("")));
                 if (size != null) {
-                    Optional<MaterialId> cloth = Optional.ofNullable(
-                                    line.materials().get(size.outer()))
-                            .or(size::clothId);
-                    int open = line.wanted() - line.good() - line.seconds() - line.scrap();
-                    inWork.merge(key(size, cloth), Math.max(0, open), Integer::sum);
+                    Optional<MaterialId> cloth = bags.clothId().or(size::clothId);
+                    inWork.merge(key(size, cloth), bags.toCome(), Integer::sum);
                 }
             }
         }

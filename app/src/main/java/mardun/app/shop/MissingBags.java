@@ -1,10 +1,11 @@
 package mardun.app.shop;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import mardun.app.batch.BatchReading;
+import mardun.app.batch.OpenWork;
 import mardun.app.design.DesignDocument;
 import mardun.app.design.DesignService;
 import mardun.app.goods.BagKind;
@@ -35,13 +36,32 @@ class MissingBags {
         return "Online order " + order.number();
     }
 
-    /** The batches that are planned or under way for those of some orders that lack bags, by what they are for. */
-    Map<String, BatchId> underWayFor(List<ShopOrder> some) {
-        Map<String, BatchId> found = new HashMap<>();
-        if (some.stream().anyMatch(order -> order.state() == OrderState.SHORT)) {
-            batches.openWork().forEach(work -> found.putIfAbsent(work.forWhat(), work.id()));
+    /** Batches that are planned or under way, by what they are said to be for. */
+    record UnderWay(Map<String, List<OpenWork>> byWhat) {
+
+        static final UnderWay NOTHING = new UnderWay(Map.of());
+
+        /** The batch that makes such bags for an order; for bags that no design is known of, any that is made for it. */
+        Optional<BatchId> of(ShopOrder order, BagKind kind) {
+            return byWhat.getOrDefault(forWhat(order), List.of()).stream()
+                    .filter(work ->
+                            kind.designId().isEmpty() || work.bags().stream().anyMatch(bags -> isOf(bags, kind)))
+                    .map(OpenWork::id)
+                    .findFirst();
         }
-        return found;
+
+        private static boolean isOf(OpenWork.Bags bags, BagKind kind) {
+            return kind.designId().equals(Optional.of(bags.designId()))
+                    && kind.sizeKey().equals(bags.sizeKey())
+                    && kind.clothId().equals(bags.clothId());
+        }
+    }
+
+    /** What is planned or under way, where one of some orders lacks bags. */
+    UnderWay underWayFor(List<ShopOrder> some) {
+        return some.stream().anyMatch(order -> order.state() == OrderState.SHORT)
+                ? new UnderWay(batches.openWork().stream().collect(Collectors.groupingBy(OpenWork::forWhat)))
+                : UnderWay.NOTHING;
     }
 
     /** With what a batch of such bags begins; empty where no design of theirs is known that has their size still. */

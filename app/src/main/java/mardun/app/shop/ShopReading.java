@@ -22,6 +22,7 @@ import mardun.app.price.PriceBook;
 import mardun.app.problem.FieldReader;
 import mardun.app.problem.RefusedException;
 import mardun.app.settings.SettingsService;
+import mardun.app.shop.MissingBags.UnderWay;
 import mardun.app.shop.OnlineShop.Line;
 import mardun.app.shop.ShopViews.BuyerView;
 import mardun.app.shop.ShopViews.LinkForm;
@@ -32,6 +33,7 @@ import mardun.app.shop.ShopViews.OrderLineView;
 import mardun.app.shop.ShopViews.PayoutLineView;
 import mardun.app.shop.ShopViews.PayoutView;
 import mardun.app.shop.ShopViews.ShopOrderView;
+import mardun.app.shop.ShopViews.ToMakeView;
 import mardun.app.show.PageView;
 import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
@@ -112,7 +114,7 @@ public class ShopReading {
 
     private List<ShopOrderView> views(List<ShopOrder> some, ViewWriter writer) {
         Names names = new Names(some);
-        Map<String, BatchId> underWay = missingBags.underWayFor(some);
+        UnderWay underWay = missingBags.underWayFor(some);
         return some.stream().map(order -> view(order, names, underWay, writer)).toList();
     }
 
@@ -126,7 +128,7 @@ public class ShopReading {
         ViewWriter writer = settings.current().writer();
         Page<ShopOrder> found = orders.answered(SearchWords.like(query), PageRequest.of(page, size));
         Names names = new Names(found.getContent());
-        return PageView.of(found, order -> view(order, names, Map.of(), writer));
+        return PageView.of(found, order -> view(order, names, UnderWay.NOTHING, writer));
     }
 
     /** What was paid out, the latest first. */
@@ -201,7 +203,7 @@ public class ShopReading {
         return kind.inBook(desk.channel()).flatMap(place -> place.of(asked));
     }
 
-    private ShopOrderView view(ShopOrder order, Names names, Map<String, BatchId> underWay, ViewWriter writer) {
+    private ShopOrderView view(ShopOrder order, Names names, UnderWay underWay, ViewWriter writer) {
         Map<String, Integer> aside = new HashMap<>(order.reserved());
         List<OrderLineView> lines = new ArrayList<>();
         for (Line line : order.lines()) {
@@ -209,12 +211,16 @@ public class ShopReading {
             int there = Math.min(line.units(), aside.getOrDefault(kind, 0));
             aside.merge(kind, -there, Integer::sum);
             int missing = order.isOpen() ? line.units() - there : 0;
+            Optional<BagKind> lacking = missing > 0 ? names.of(kind) : Optional.empty();
+            Optional<BatchId> batch = lacking.flatMap(its -> underWay.of(order, its));
+            Optional<ToMakeView> toMake = batch.isPresent() ? Optional.empty() : lacking.flatMap(missingBags::toMake);
             lines.add(new OrderLineView(
                     names.words(kind),
                     line.units(),
                     writer.money(line.priceMinor()),
                     missing,
-                    missing > 0 ? names.of(kind).flatMap(missingBags::toMake).orElse(null) : null));
+                    batch.orElse(null),
+                    toMake.orElse(null)));
         }
         LocalDate postBy = desk.postBy(order)
                 .map(at -> LocalDate.ofInstant(at, clock.getZone()))
@@ -234,7 +240,6 @@ public class ShopReading {
                 postBy,
                 postBy != null && postBy.isBefore(LocalDate.now(clock)),
                 MissingBags.forWhat(order),
-                order.state() == OrderState.SHORT ? underWay.get(MissingBags.forWhat(order)) : null,
                 order.postedOn().orElse(null),
                 order.arrivedOn().orElse(null),
                 order.wantsBack(),

@@ -42,13 +42,15 @@ public final class ShopViews {
      * Bags in an order.
      *
      * @param missing how many of them are still to be made
-     * @param toMake with what a batch of those begins; absent where none are missing, or their design isn't known
+     * @param batchId the batch that is planned or under way for those; absent for none
+     * @param toMake with what a batch of those begins; absent where none are missing, one is made, or their design isn't known
      */
     public record OrderLineView(
             String words,
             int units,
             MoneyView price,
             int missing,
+            @Nullable BatchId batchId,
             @Nullable ToMakeView toMake) {}
 
     /**
@@ -68,7 +70,6 @@ public final class ShopViews {
      * @param buyer absent once it is forgotten
      * @param late it waits longer than buyers are told
      * @param forWhat what a batch is said to be for that is made for it
-     * @param batchId the batch that is planned or under way for it; absent for none, and where no bags are missing
      * @param wantsBack why the buyer wants to give it back; empty for nothing
      * @param cameBack which bags came back, what became of them and why; empty for none
      * @param refunded what the buyer got back in all; absent for nothing
@@ -88,7 +89,6 @@ public final class ShopViews {
             @Nullable LocalDate postBy,
             boolean late,
             String forWhat,
-            @Nullable BatchId batchId,
             @Nullable LocalDate postedOn,
             @Nullable LocalDate arrivedOn,
             String wantsBack,

@@ -29,6 +29,7 @@ import mardun.app.days.TapeViews.PinView;
 import mardun.app.days.TapeWriter;
 import mardun.app.design.DesignService;
 import mardun.app.id.BatchId;
+import mardun.app.id.DesignId;
 import mardun.app.id.FairId;
 import mardun.app.material.MaterialService;
 import mardun.app.selling.FairService;
@@ -210,7 +211,8 @@ class BenchServiceTest {
                                 false,
                                 Optional.ofNullable(row.dueOn()),
                                 row.forWhat(),
-                                row.units(),
+                                List.of(new OpenWork.Bags(
+                                        new DesignId(1), Optional.empty(), Optional.empty(), row.units(), row.units())),
                                 new StillToDo(List.of(new Operation(List.of(new Operation.Part(
                                         1, 1, sewing(row.hoursLeft().seconds()), Length.ZERO))))),
                                 false,
