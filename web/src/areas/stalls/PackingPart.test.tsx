@@ -54,6 +54,45 @@ describe('what goes along to a fair', () => {
     expect(bodies[0]?.body).toEqual({ kind: 'Wren', units: '1', box: '', ownPrice: '' });
   });
 
+  it('lets the maker type on while a bag that wasn’t on the list goes up to those that are', async () => {
+    const taken = (box: string) =>
+      packing([row('Owl', { units: 2, box: '1' }), row('Auk'), row('Wren', { units: 13, box })]);
+    const waiting: (() => void)[] = [];
+    const sent: unknown[] = [];
+    let stored = packing([row('Owl', { units: 2, box: '1' }), row('Auk'), row('Wren')]);
+    vi.stubGlobal('fetch', async (_: string, init?: RequestInit) => {
+      if (init?.method === 'PUT') {
+        const form = JSON.parse(init.body as string) as Schemas['PackingForm'];
+        sent.push(form);
+        await new Promise<void>((done) => waiting.push(done));
+        stored = taken(form.box);
+      }
+      return new Response(JSON.stringify(stored), { headers: { 'Content-Type': 'application/json' } });
+    });
+    rendered(<PackingPart fairId={1} />);
+    await userEvent.type(await screen.findByLabelText('Take, Wren, small, Kelp linen'), '13{Tab}');
+    await userEvent.keyboard('bl');
+    await vi.waitFor(() => expect(waiting).toHaveLength(1));
+    waiting[0]?.();
+    await vi.waitFor(() =>
+      expect(screen.getAllByLabelText(/^Take/).map((field) => (field as HTMLInputElement).value)).toEqual([
+        '2',
+        '13',
+        '',
+      ]),
+    );
+    await userEvent.keyboard('ue');
+    const box = screen.getByLabelText('Box, Wren, small, Kelp linen');
+    expect(box).toHaveFocus();
+    expect(box).toHaveValue('blue');
+    await userEvent.tab();
+    await vi.waitFor(() => expect(waiting).toHaveLength(2));
+    expect(sent).toEqual([
+      { kind: 'Wren', units: '13', box: '', ownPrice: '' },
+      { kind: 'Wren', units: '13', box: 'blue', ownPrice: '' },
+    ]);
+  });
+
   it('ticks what is packed', async () => {
     const sent = server({
       '/api/fairs/1/packing': packing([row('Wren', { units: 3 })]),

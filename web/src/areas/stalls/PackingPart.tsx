@@ -1,12 +1,13 @@
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { usePacking } from '../../api/queries';
+import { keys, usePacking } from '../../api/queries';
 import { BagLook } from '../../ui/BagLook';
 import { Button } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { day } from '../../ui/units';
 import { useSend } from '../../ui/useSend';
+import { useTypedRow } from '../../ui/useTypedRow';
 import { TableDrawing } from './TableDrawing';
 import { called, ofQuality } from '../../ui/quality';
 
@@ -79,19 +80,18 @@ export function PackingPart({ fairId }: { fairId: number }) {
               </tr>
             </thead>
             <tbody>
-              {going.map((row) => (
-                <PackingLine key={row.bag.key} fairId={fairId} row={row} />
-              ))}
-              {others.length > 0 && going.length > 0 && (
-                <tr className="print:hidden">
-                  <td colSpan={6} className="pt-3 font-bold text-soft">
-                    Not on the list
-                  </td>
-                </tr>
-              )}
-              {others.map((row) => (
-                <PackingLine key={row.bag.key} fairId={fairId} row={row} />
-              ))}
+              {/* One list, so that a row that is put on it, or taken off, keeps what is being typed in it. */}
+              {[
+                ...going.map((row) => <PackingLine key={row.bag.key} fairId={fairId} row={row} />),
+                others.length > 0 && going.length > 0 && (
+                  <tr key="not on the list" className="print:hidden">
+                    <td colSpan={6} className="pt-3 font-bold text-soft">
+                      Not on the list
+                    </td>
+                  </tr>
+                ),
+                ...others.map((row) => <PackingLine key={row.bag.key} fairId={fairId} row={row} />),
+              ]}
             </tbody>
           </table>
         )}
@@ -159,49 +159,36 @@ export function PackingPart({ fairId }: { fairId: number }) {
 }
 
 function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
-  const [units, setUnits] = useState<string>();
-  const [box, setBox] = useState<string>();
-  const [price, setPrice] = useState<string>();
-  const enter = useSend(
-    (form: Omit<Schemas['PackingForm'], 'kind'>) =>
-      api.put<Packing>(`/api/fairs/${fairId}/packing`, { kind: row.bag.key, ...form }),
-    () => {
-      setUnits(undefined);
-      setBox(undefined);
-      setPrice(undefined);
+  const client = useQueryClient();
+  const line = useTypedRow(
+    { units: row.units === 0 ? '' : String(row.units), box: row.box, ownPrice: row.ownPrice },
+    (typed) => api.put<Packing>(`/api/fairs/${fairId}/packing`, { kind: row.bag.key, ...typed }),
+    {
+      isReady: ({ units }) => units !== '' || row.units > 0,
+      then: (packing) => client.setQueryData([...keys.fairs, fairId, 'packing'], packing),
     },
   );
   const pack = useSend(() =>
     api.put<Packing>(`/api/fairs/${fairId}/packing/packed`, { kind: row.bag.key, packed: !row.packed }),
   );
-  const typed = {
-    units: units ?? (row.units === 0 ? '' : String(row.units)),
-    box: box ?? row.box,
-    ownPrice: price ?? row.ownPrice,
-  };
-  const isChanged = units !== undefined || box !== undefined || price !== undefined;
-  const leave = () => {
-    if (isChanged && (typed.units !== '' || row.units > 0)) enter.mutate(typed);
-  };
-  const problem = enter.problem ?? pack.problem;
+  const problem = line.problem ?? pack.problem;
   const name = called(row.bag);
   const field = (
     label: string,
-    value: string,
-    change: (value: string) => void,
-    more: { wide: string; numeric?: boolean; bad?: boolean; placeholder?: string },
+    which: keyof typeof line.shown,
+    more: { wide: string; numeric?: boolean; placeholder?: string },
   ) => (
     <input
       className={`field ${more.wide} ${more.numeric ? 'text-right' : ''}`}
       aria-label={`${label}, ${name}`}
-      aria-invalid={more.bad}
+      aria-invalid={!!problem?.on(which)}
       inputMode={more.numeric ? 'decimal' : undefined}
       placeholder={more.placeholder}
-      value={value}
-      onChange={(event) => change(event.target.value)}
-      onBlur={leave}
+      value={line.shown[which]}
+      onChange={(event) => line.type(which, event.target.value)}
+      onBlur={line.leave}
       onKeyDown={(event) => {
-        if (event.key === 'Enter') leave();
+        if (event.key === 'Enter') line.leave();
       }}
     />
   );
@@ -242,19 +229,17 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
           )}
         </td>
         <td className="num">
-          {field('Take', typed.units, setUnits, {
+          {field('Take', 'units', {
             wide: '!w-[74px]',
             numeric: true,
-            bad: !!problem?.on('units'),
             placeholder: String(row.proposed),
           })}
         </td>
-        <td>{field('Box', typed.box, setBox, { wide: '!w-[92px]' })}</td>
+        <td>{field('Box', 'box', { wide: '!w-[92px]' })}</td>
         <td className="num">
-          {field('Price', typed.ownPrice, setPrice, {
+          {field('Price', 'ownPrice', {
             wide: '!w-[92px]',
             numeric: true,
-            bad: !!problem?.on('ownPrice'),
             placeholder: row.price?.amount ?? 'none yet',
           })}
         </td>

@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas } from '../../../api/client';
+import { keys } from '../../../api/queries';
 import { ProblemNotice } from '../../../ui/Notice';
 import { useSend } from '../../../ui/useSend';
+import { useTypedRow } from '../../../ui/useTypedRow';
 
 type Listing = Schemas['ListingView'];
 
@@ -21,20 +23,19 @@ export function Listings({ listings }: { listings: Listing[] }) {
 }
 
 function Row({ listing }: { listing: Listing }) {
-  const [price, setPrice] = useState<string>();
-  const typed = price ?? listing.price?.amount ?? '';
-  const send = useSend(
-    (offered: boolean) =>
-      api.put<Schemas['OnlineShopView']>('/api/online-shop/listings', {
-        kind: listing.kind,
-        price: typed === '' ? '0' : typed,
-        offered,
-      }),
-    () => setPrice(undefined),
-  );
-  const leave = () => {
-    if (price !== undefined && listing.offered) send.mutate(true);
-  };
+  const client = useQueryClient();
+  const put = (price: string, offered: boolean) =>
+    api.put<Schemas['OnlineShopView']>('/api/online-shop/listings', {
+      kind: listing.kind,
+      price: price === '' ? '0' : price,
+      offered,
+    });
+  const row = useTypedRow({ price: listing.price?.amount ?? '' }, ({ price }) => put(price, true), {
+    isReady: () => listing.offered,
+    then: (shop) => client.setQueryData(keys.onlineShop, shop),
+  });
+  const offer = useSend((offered: boolean) => put(row.shown.price, offered));
+  const problem = offer.problem ?? row.problem;
   return (
     <li className="border-b border-line-faint py-1.5">
       <div className="flex items-center gap-2">
@@ -43,8 +44,8 @@ function Row({ listing }: { listing: Listing }) {
             type="checkbox"
             className="size-5 shrink-0"
             checked={listing.offered}
-            disabled={send.isPending}
-            onChange={(event) => send.mutate(event.target.checked)}
+            disabled={offer.isPending}
+            onChange={(event) => offer.mutate(event.target.checked)}
           />
           <span>
             {listing.words}
@@ -58,16 +59,16 @@ function Row({ listing }: { listing: Listing }) {
           className="field !w-[84px] text-right"
           inputMode="decimal"
           aria-label={`Price of ${listing.words}`}
-          aria-invalid={!!send.problem}
-          value={typed}
-          onChange={(event) => setPrice(event.target.value)}
-          onBlur={leave}
+          aria-invalid={!!problem}
+          value={row.shown.price}
+          onChange={(event) => row.type('price', event.target.value)}
+          onBlur={row.leave}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') leave();
+            if (event.key === 'Enter') row.leave();
           }}
         />
       </div>
-      {send.problem && <ProblemNotice problem={send.problem} />}
+      {problem && <ProblemNotice problem={problem} />}
     </li>
   );
 }

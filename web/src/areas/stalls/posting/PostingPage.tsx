@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../../../api/client';
 import { keys, useBagWeights, usePosting } from '../../../api/queries';
@@ -10,6 +10,7 @@ import { useUnits } from '../../../ui/units';
 import { useDraft } from '../../../ui/useDraft';
 import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
+import { useTypedRow } from '../../../ui/useTypedRow';
 
 type Form = Schemas['PostingForm'];
 type Rate = Schemas['RateForm'];
@@ -234,42 +235,22 @@ function Weights() {
   );
 }
 
-type OfBag = Pick<Weight, 'weight' | 'thick'>;
-
 function WeightRow({ bag }: { bag: Weight }) {
   const client = useQueryClient();
   const units = useUnits();
-  // What was typed and isn't taken yet; the rest stands as it is stored.
-  const [typed, setTyped] = useState<Partial<OfBag>>({});
-  const shown = { weight: typed.weight ?? bag.weight, thick: typed.thick ?? bag.thick };
-  const [left, setLeft] = useState<OfBag>(bag);
-  const sent = useRef<OfBag>(bag);
-  const save = useSend(
-    (what: OfBag) =>
+  const row = useTypedRow(
+    { weight: bag.weight, thick: bag.thick },
+    (what) =>
       api.put<Weight[]>('/api/posting/weights', {
         designId: bag.designId,
         sizeKey: bag.sizeKey,
         ...what,
       }),
-    (all) => {
-      const { weight, thick } = sent.current;
-      client.setQueryData([...keys.posting, 'weights'], all);
-      // What was typed on meanwhile stays.
-      setTyped((now) => ({
-        weight: now.weight === weight ? undefined : now.weight,
-        thick: now.thick === thick ? undefined : now.thick,
-      }));
+    {
+      isReady: (what) => what.weight !== '' || bag.weight !== '',
+      then: (all) => client.setQueryData([...keys.posting, 'weights'], all),
     },
   );
-  const { isPending, mutate } = save;
-  useEffect(() => {
-    // What is left while something is on its way follows it.
-    const isNew = left.weight !== sent.current.weight || left.thick !== sent.current.thick;
-    if (isPending || !isNew || (left.weight === '' && bag.weight === '')) return;
-    sent.current = left;
-    mutate({ weight: left.weight, thick: left.thick });
-  }, [left, isPending, mutate, bag.weight]);
-  const leave = () => setLeft(shown);
   return (
     <li className="grid grid-cols-[1fr_104px_104px] items-center gap-2 border-t border-line-faint py-1">
       <span className="font-semibold">{bag.name}</span>
@@ -278,20 +259,20 @@ function WeightRow({ bag }: { bag: Weight }) {
         hideLabel
         placeholder="120 g"
         maxLength={40}
-        value={shown.weight}
-        error={save.problem?.on('weight')}
-        onBlur={leave}
-        onChange={(event) => setTyped({ ...typed, weight: event.target.value })}
+        value={row.shown.weight}
+        error={row.problem?.on('weight')}
+        onBlur={row.leave}
+        onChange={(event) => row.type('weight', event.target.value)}
       />
       <TextField
         label={`Thickness of ${bag.name}`}
         hideLabel
         placeholder={units.own(bag.usuallyThick)}
         maxLength={40}
-        value={shown.thick}
-        error={save.problem?.on('thick')}
-        onBlur={leave}
-        onChange={(event) => setTyped({ ...typed, thick: event.target.value })}
+        value={row.shown.thick}
+        error={row.problem?.on('thick')}
+        onBlur={row.leave}
+        onChange={(event) => row.type('thick', event.target.value)}
       />
     </li>
   );
