@@ -93,6 +93,21 @@ describe('what goes along to a fair', () => {
     ]);
   });
 
+  it('says that a second costs what a good one does, until its own price is typed', async () => {
+    const bag = (key: string, quality: 'GOOD' | 'SECOND') => ({ ...row(key).bag, quality });
+    server({
+      '/api/fairs/1/packing': packing([
+        row('Owl', { units: 1, bag: bag('Owl', 'GOOD') }),
+        row('Wren', { units: 1, bag: bag('Wren', 'SECOND') }),
+        row('Auk', { units: 1, bag: bag('Auk', 'SECOND'), ownPrice: '9.00' }),
+      ]),
+    });
+    rendered(<PackingPart fairId={1} />);
+    expect(
+      await screen.findAllByText('A second is asked like a good one until you type its price.'),
+    ).toHaveLength(1);
+  });
+
   it('ticks what is packed', async () => {
     const sent = server({
       '/api/fairs/1/packing': packing([row('Wren', { units: 3 })]),

@@ -172,6 +172,13 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
     api.put<Packing>(`/api/fairs/${fairId}/packing/packed`, { kind: row.bag.key, packed: !row.packed }),
   );
   const problem = line.problem ?? pack.problem;
+  const hints = [
+    row.units === 0 && row.proposed > 0 && `${row.proposed} proposed. ${row.reason}`,
+    row.bag.quality === 'SECOND' &&
+      row.price &&
+      row.ownPrice === '' &&
+      'A second is asked like a good one until you type its price.',
+  ].filter(Boolean);
   const name = called(row.bag);
   const field = (
     label: string,
@@ -244,7 +251,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
           })}
         </td>
       </tr>
-      {(problem || (row.proposed > 0 && row.units === 0)) && (
+      {(problem || hints.length > 0) && (
         <tr className="print:hidden">
           <td className="!border-0 !pt-0" />
           <td colSpan={5} className="!border-0 !pt-0 text-[13px] text-soft">
@@ -253,7 +260,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
                 {problem.message}
               </span>
             ) : (
-              `${row.proposed} proposed. ${row.reason}`
+              hints.join(' ')
             )}
           </td>
         </tr>

@@ -7,6 +7,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -172,9 +173,50 @@ class ParcelTest {
                 .contains("One came back: the {zip} sits askew");
     }
 
-    /** More was sold online than is at home: what is missing asks for a batch, and is put aside once that is finished. */
     @Test
     @Order(5)
+    void aSecondIsAskedLikeAGoodOneNowUntilItsOwnPriceIsTyped() {
+        long channel =
+                bench.ok(APP.get("/api/prices/choice")).get("usualChannel").asLong();
+        List<Map<String, Object>> prices = bench.ok(APP.get("/api/prices/book"))
+                .get("rows")
+                .valueStream()
+                .map(row -> Map.<String, Object>of(
+                        "place",
+                        Map.of("designId", pouch, "sizeKey", row.get("sizeKey").asString(), "channelId", channel),
+                        "price",
+                        "33.30"))
+                .toList();
+        bench.ok(APP.post("/api/prices", Map.of("prices", prices, "reason", "")));
+        AtTheStall stall = new AtTheStall(APP);
+        long fair = stall.fair("Second {yard}", LocalDate.now().plusDays(3));
+        JsonNode second = second(fair);
+        assertThat(second.get("price").get("minor").asLong()).isEqualTo(3330);
+        stall.pack(fair, second.get("bag").get("key").asString(), 1);
+        assertThat(AtTheStall.tile(
+                                stall.stall(fair), second.get("bag").get("key").asString())
+                        .get("price")
+                        .get("minor")
+                        .asLong())
+                .isEqualTo(3330);
+        bench.ok(APP.put(
+                "/api/fairs/" + fair + "/packing",
+                Map.of("kind", second.get("bag").get("key").asString(), "units", "1", "box", "", "ownPrice", "20")));
+        assertThat(second(fair).get("price").get("minor").asLong()).isEqualTo(2000);
+    }
+
+    private static JsonNode second(long fair) {
+        return bench.ok(APP.get("/api/fairs/" + fair + "/packing"))
+                .get("rows")
+                .valueStream()
+                .filter(row -> row.get("bag").get("quality").asString().equals("SECOND"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** More was sold online than is at home: what is missing asks for a batch, and is put aside once that is finished. */
+    @Test
+    @Order(6)
     void whatAnOrderLacksIsMadeByABatchOfItsOwn() {
         JsonNode lot = bench.ok(APP.get("/api/finished-goods?quality=GOOD"))
                 .get("page")

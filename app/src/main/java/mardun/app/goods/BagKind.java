@@ -60,6 +60,11 @@ public record BagKind(
         return inBook(designId, sizeKey, clothId, channel).filter(place -> quality == Quality.GOOD && isUsual);
     }
 
+    /** Where the price stands of good bags that are otherwise the same; nowhere for kits, and for what was chosen otherwise than usual. */
+    public Optional<PricePlace> ofGoodOnes(ChannelId channel) {
+        return inBook(designId, sizeKey, clothId, channel).filter(place -> quality != Quality.KIT && isUsual);
+    }
+
     static Optional<PricePlace> inBook(
             Optional<DesignId> design, Optional<String> size, Optional<MaterialId> cloth, ChannelId channel) {
         return design.map(id -> new PricePlace(id, size.orElse(""), channel).in(cloth));

@@ -81,14 +81,14 @@ class StallBags {
         return channels.find(fair.form().channelId()).id();
     }
 
-    /** What buyers pay for one of each kind now, in minor units, on a fair's terms. */
+    /** What buyers pay for one of each kind now, in minor units, on a fair's terms; for a second as for a good one, until its own is typed. */
     Map<String, Long> asked(Fair fair, Map<BagKind, List<GoodsLot>> kinds) {
         ChannelId channel = channel(fair);
         Terms terms = terms(fair);
         Map<PricePlace, Money> asked = book.asked(channel);
         Map<String, Long> prices = new HashMap<>();
         kinds.forEach((kind, lots) -> {
-            Optional<Money> fromBook = kind.inBook(channel).flatMap(place -> place.of(asked));
+            Optional<Money> fromBook = kind.ofGoodOnes(channel).flatMap(place -> place.of(asked));
             prices.put(
                     kind.key(),
                     fromBook.map(terms::buyerPays)
