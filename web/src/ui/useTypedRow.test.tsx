@@ -109,10 +109,12 @@ describe('a row of fields', () => {
   });
 
   it('waits until it can be saved', async () => {
-    const { save, type, leave } = row((what) => what.box !== '');
+    const { result, save, type, leave } = row((what) => what.box !== '');
+    expect(result.current.isUnready).toBe(false);
     type('units', '3');
     leave();
     expect(save).not.toHaveBeenCalled();
+    expect(result.current.isUnready).toBe(true);
     type('box', '1');
     leave();
     await waitFor(() => expect(save).toHaveBeenCalledTimes(1));

@@ -50,5 +50,7 @@ export function useTypedRow<Row extends Fields, Got>(
       else follows.current = isSame(shown, onItsWay.current) ? undefined : shown;
     },
     problem,
+    /** Something is typed that can’t be saved yet. */
+    isUnready: Object.keys(typed).length > 0 && !isReady(shown),
   };
 }

@@ -173,6 +173,7 @@ function PackingLine({ fairId, row }: { fairId: number; row: Row }) {
   );
   const problem = line.problem ?? pack.problem;
   const hints = [
+    line.isUnready && 'Type how many to take, and the bag goes on the list.',
     row.units === 0 && row.proposed > 0 && `${row.proposed} proposed. ${row.reason}`,
     row.bag.quality === 'SECOND' &&
       row.price &&

@@ -7,8 +7,8 @@ import mardun.core.working.Value;
 
 /**
  * How many of a kind of bag to take to a fair, and why. Twice what was sold at an average fair of the same series; where it was never taken
- * there, at other fairs; where it was sold out once, at least half as much again as then. A kind that was never at a fair goes along to be
- * tried. Never more than there are.
+ * there, at other fairs; where it was sold out once, at least half as much again as then. One goes along of what never sold, and some to
+ * be tried of what was never at a fair. Never more than there are.
  *
  * @param units how many, none where there are none
  * @param reason in a sentence
@@ -52,13 +52,19 @@ public record TakeAlong(int units, Sentence reason) {
                 .max()
                 .orElse(0);
         String where = here.isEmpty() ? "at other fairs" : "here";
-        Sentence why = soldOut >= twice
-                ? Sentence.of("All of them were sold " + where + " once: half as many again.")
-                : Sentence.of(
-                        "{0} sold " + where + " at {1} " + (counts.size() == 1 ? "fair" : "fairs")
-                                + ": twice as many as on average.",
-                        Value.of(sold),
-                        Value.of(counts.size()));
+        String fairs = counts.size() == 1 ? "fair" : "fairs";
+        Sentence why;
+        if (soldOut >= twice) {
+            why = Sentence.of("All of them were sold " + where + " once: half as many again.");
+        } else if (sold == 0) {
+            why = Sentence.of(
+                    "None was sold " + where + ", at {0} " + fairs + ": one to show.", Value.of(counts.size()));
+        } else {
+            why = Sentence.of(
+                    "{0} sold " + where + ", at {1} " + fairs + ": twice as many as on average.",
+                    Value.of(sold),
+                    Value.of(counts.size()));
+        }
         return atMost(there, Math.max(twice, soldOut), why);
     }
 

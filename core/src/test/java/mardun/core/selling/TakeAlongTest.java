@@ -36,8 +36,9 @@ class TakeAlongTest {
 
     @Test
     void takesWhatNeverSoldOnceMore() {
-        assertThat(TakeAlong.of(9, List.of(new Before(6, 0)), List.of()).units())
-                .isEqualTo(1);
+        TakeAlong take = TakeAlong.of(9, List.of(new Before(6, 0)), List.of());
+        assertThat(take.units()).isEqualTo(1);
+        assertThat(take.reason().template()).isEqualTo("None was sold here, at {0} fair: one to show.");
     }
 
     @Test
