@@ -33,4 +33,17 @@ describe('useDraft', () => {
     act(() => result.current.giveUp());
     expect(result.current.isChanged).toBe(false);
   });
+
+  it('keeps what was typed on while the rest was saved, on top of what is stored now', () => {
+    const first = { version: 1, name: 'stored', place: '', note: '' };
+    const { result } = renderHook(() => useDraft('d', first));
+    act(() => result.current.change({ ...first, name: 'typed ', place: 'yard' }));
+    const sent = result.current.value ?? first;
+    act(() => result.current.update((before) => ({ ...before, note: 'on' })));
+    act(() => result.current.saved(sent, { ...sent, version: 2, name: 'typed' }));
+    expect(result.current.value).toEqual({ version: 2, name: 'typed', place: 'yard', note: 'on' });
+    const all = result.current.value ?? first;
+    act(() => result.current.saved(all, { ...all, version: 3 }));
+    expect(result.current.isChanged, 'nothing was typed on').toBe(false);
+  });
 });

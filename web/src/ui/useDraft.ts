@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { rebased } from './rebased';
 
 /** What is being edited, kept in this tab's store until it is saved or given up, so that nothing typed is lost. */
 export function useDraft<T>(key: string, stored: T | undefined) {
@@ -20,6 +21,13 @@ export function useDraft<T>(key: string, stored: T | undefined) {
         const now = before ?? stored;
         return now === undefined ? undefined : next(now);
       }),
+    /** What was sent is stored now, and needn't be kept here; what was typed on meanwhile stays, on top of what is stored. */
+    saved: (sent: T, now: T) =>
+      setDraft((draft) =>
+        draft === undefined || JSON.stringify(draft) === JSON.stringify(sent)
+          ? undefined
+          : rebased(now, sent, draft),
+      ),
     giveUp: () => setDraft(undefined),
   };
 }

@@ -9,13 +9,20 @@ export function useRequestId() {
   return { id, renew: () => setId(uuid()) };
 }
 
-/** Sends something; when it was taken, everything that is shown is asked for anew. */
-export function useSend<Sent, Got>(send: (what: Sent) => Promise<Got>, then?: (got: Got) => void) {
+/**
+ * Sends something; when it was taken, everything that is shown is asked for anew.
+ *
+ * @param then takes the answer, and what was sent for it: what is typed may be another by now
+ */
+export function useSend<Sent, Got>(
+  send: (what: Sent) => Promise<Got>,
+  then?: (got: Got, sent: Sent) => void,
+) {
   const client = useQueryClient();
   const mutation = useMutation({
     mutationFn: send,
-    onSuccess: async (got: Got) => {
-      then?.(got);
+    onSuccess: async (got: Got, sent: Sent) => {
+      then?.(got, sent);
       await client.invalidateQueries();
     },
   });

@@ -2,7 +2,7 @@ import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-quer
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, type Problem, type Schemas } from '../../api/client';
-import { useBatch, useDesign, useDesignDocuments, useDesignNames, useFairs } from '../../api/queries';
+import { keys, useBatch, useDesign, useDesignDocuments, useDesignNames, useFairs } from '../../api/queries';
 import { Button, ButtonLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { RunningStitch } from '../../ui/RunningStitch';
@@ -206,14 +206,21 @@ function Editor({
   });
   const sheet = previewed ? (preview.data ?? batch?.sheet) : batch?.sheet;
   const save = useSend(
-    (over?: number) =>
-      isNew
-        ? api.post<Batch>('/api/batches', sending)
-        : api.put<Batch>(`/api/batches/${batch.id}`, { ...sending, version: over ?? form.version }),
-    (saved) => {
-      draft.giveUp();
+    ({ typed, over }: { typed: Form; over?: number }) => {
+      const { lines } = filled(typed.lines);
+      return isNew
+        ? api.post<Batch>('/api/batches', { ...typed, lines })
+        : api.put<Batch>(`/api/batches/${batch.id}`, { ...typed, lines, version: over ?? typed.version });
+    },
+    (saved, { typed }) => {
+      client.setQueryData([...keys.batches, saved.id], saved);
       setLooked(undefined);
-      if (isNew) navigate(`/batches/${saved.id}`, { replace: true });
+      if (isNew) {
+        draft.giveUp();
+        navigate(`/batches/${saved.id}`, { replace: true });
+      } else {
+        draft.saved(typed, startOf(design, saved, request.id));
+      }
     },
   );
   const change = (next: Partial<Form>) => {
@@ -313,7 +320,7 @@ function Editor({
           )}
           {(isNew || draft.isChanged) && (
             <Button
-              onClick={() => !save.isPending && save.mutate(undefined)}
+              onClick={() => !save.isPending && save.mutate({ typed: form })}
               disabled={save.isPending || !sheet || sent.length === 0}
             >
               {isNew ? 'Save this plan' : 'Save'}
@@ -505,7 +512,7 @@ function Editor({
       {save.problem?.isClash && (
         <ClashPanel
           sentence={save.problem.message}
-          onKeepMine={() => save.mutate(save.problem?.currentVersion)}
+          onKeepMine={() => save.mutate({ typed: form, over: save.problem?.currentVersion })}
           onTakeTheirs={() => {
             draft.giveUp();
             save.reset();

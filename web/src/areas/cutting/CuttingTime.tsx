@@ -19,7 +19,7 @@ export function CuttingTime({
         sheetSeconds: minutes.sheet.seconds,
         stepsSeconds: minutes.steps.seconds,
       }),
-    onTaken,
+    (taken) => onTaken(taken),
   );
   const steps = minutes.names.map((name) => `“${name}”`).join(' and ');
   return (

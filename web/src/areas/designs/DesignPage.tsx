@@ -3,13 +3,14 @@ import { Tabs } from 'radix-ui';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, type Schemas } from '../../api/client';
-import { useDesign } from '../../api/queries';
+import { keys, useDesign } from '../../api/queries';
 import { Button, ButtonLink, FileLink } from '../../ui/Button';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { PutAwayPart } from '../../ui/PutAwayPart';
 import { Tag } from '../../ui/Tag';
 import { PIN, PinnedNotes } from '../../ui/PinnedNotes';
 import { Ticket } from '../../ui/Ticket';
+import { rebased } from '../../ui/rebased';
 import { useDraft } from '../../ui/useDraft';
 import { useHistory } from '../../ui/useHistory';
 import { useSend } from '../../ui/useSend';
@@ -19,7 +20,7 @@ import { ChecksTab } from './ChecksTab';
 import { ChoicesTab } from './ChoicesTab';
 import { ClashPanel } from './ClashPanel';
 import { DesignDrawing } from './DesignDrawing';
-import { EditingContext, type Document, type Sheet, rebased } from './editing';
+import { EditingContext, type Document, type Sheet } from './editing';
 import { FormTab } from './FormTab';
 import { MeasurementTable } from './MeasurementTable';
 import { PhotosPart } from './PhotosPart';
@@ -95,10 +96,11 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const sheet = draft.isChanged ? (preview.data ?? design.sheet) : design.sheet;
   const shown = sheet.sizes.find((s) => s.size === size) ?? sheet.sizes[0];
   const save = useSend(
-    (over?: number) =>
-      api.put<Schemas['DesignView']>(`/api/designs/${design.id}`, { version: over ?? version, document }),
-    () => {
-      draft.giveUp();
+    ({ document: sent, version: over }: Draft) =>
+      api.put<Schemas['DesignView']>(`/api/designs/${design.id}`, { version: over, document: sent }),
+    (stored, sent) => {
+      client.setQueryData([...keys.designs, design.id], stored);
+      draft.saved(sent, { version: stored.version, document: stored.document });
       history.forget();
     },
   );
@@ -168,7 +170,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               <Button look="quiet" onClick={giveUp}>
                 Undo all
               </Button>
-              <Button onClick={() => save.mutate(undefined)} disabled={save.isPending}>
+              <Button onClick={() => save.mutate({ version, document })} disabled={save.isPending}>
                 Save
               </Button>
             </>
@@ -294,7 +296,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
       {save.problem?.isClash && (
         <ClashPanel
           sentence={save.problem.message}
-          onKeepMine={() => save.mutate(save.problem?.currentVersion)}
+          onKeepMine={() => save.mutate({ version: save.problem?.currentVersion ?? version, document })}
           onTakeTheirs={() => {
             giveUp();
             save.reset();

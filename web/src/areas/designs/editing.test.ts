@@ -1,5 +1,6 @@
 import { design } from '../../ui/fixtures.test.helper';
-import { freeKey, freeLetter, moved, rebased, replaced } from './editing';
+import { rebased } from '../../ui/rebased';
+import { freeKey, freeLetter, moved, replaced } from './editing';
 
 const piece = (letter: string, backs?: string) => ({ letter, backs }) as never;
 

@@ -15,10 +15,11 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
   const form = draft.value ?? plan.form;
   const set = (changed: Partial<Form>) => draft.update((before) => ({ ...before, ...changed }));
   const ask = useSend(
-    (typed: Form) => api.put<Schemas['SeasonPlanView']>('/api/season-plan', typed),
-    (planned) => {
+    ({ typed, version }: { typed: Form; version: number }) =>
+      api.put<Schemas['SeasonPlanView']>('/api/season-plan', { ...typed, version }),
+    (planned, { typed }) => {
       client.setQueryData(keys.season, planned);
-      draft.giveUp();
+      draft.saved(typed, planned.form);
     },
   );
   const text = (key: 'hours' | 'money' | 'pieces' | 'keeps' | 'weeks', label: string, hint: string) => (
@@ -38,7 +39,7 @@ export function AskPart({ plan, draft }: { plan: Plan; draft: Draft }) {
       aria-label="What it is for"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!ask.isPending) ask.mutate({ ...form, version: ask.problem?.currentVersion ?? form.version });
+        if (!ask.isPending) ask.mutate({ typed: form, version: ask.problem?.currentVersion ?? form.version });
       }}
     >
       {ask.problem && ask.problem.errors.length === 0 && <ProblemNotice problem={ask.problem} />}

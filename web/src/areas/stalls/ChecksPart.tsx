@@ -1,26 +1,43 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
+import { keys } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { ProblemNotice } from '../../ui/Notice';
 import { TextField } from '../../ui/Field';
-import { useRequestId, useSend } from '../../ui/useSend';
+import { useLines } from '../../ui/useLines';
+import { useSend } from '../../ui/useSend';
 
 type Fair = Schemas['FairView'];
 
 /** What has to be there, or asked, before a fair; the list goes along from fair to fair. */
 export function ChecksPart({ fair }: { fair: Fair }) {
-  const request = useRequestId();
-  const [words, setWords] = useState('');
-  const add = useSend(
-    () => api.post<Fair>(`/api/fairs/${fair.id}/checks`, { requestId: request.id, words }),
-    () => {
-      setWords('');
-      request.renew();
+  const more = useLines(({ id, text }) =>
+    api.post<Fair>(`/api/fairs/${fair.id}/checks`, { requestId: id, words: text }),
+  );
+  const client = useQueryClient();
+  // What was touched shows at once, so that a second touch is one after the first.
+  const [touched, setTouched] = useState<Record<number, boolean>>({});
+  const answered = (id: number, done: boolean) =>
+    setTouched((now) => {
+      if (now[id] !== done) return now;
+      const others = { ...now };
+      delete others[id];
+      return others;
+    });
+  const tick = useSend(
+    ({ id, done }: { id: number; done: boolean }) =>
+      api.put<Fair>(`/api/fairs/${fair.id}/checks/${id}`, { done }),
+    (saved, { id, done }) => {
+      client.setQueryData([...keys.fairs, fair.id], saved);
+      answered(id, done);
     },
   );
-  const tick = useSend((check: Schemas['CheckView']) =>
-    api.put<Fair>(`/api/fairs/${fair.id}/checks/${check.id}`, { done: !check.done }),
-  );
+  const touch = (id: number, done: boolean) => {
+    setTouched((now) => ({ ...now, [id]: done }));
+    tick.mutateAsync({ id, done }).catch(() => answered(id, done));
+  };
+  const isDone = (check: Schemas['CheckView']) => touched[check.id] ?? check.done;
   const remove = useSend((check: number) => api.remove(`/api/fairs/${fair.id}/checks/${check}`));
   const problem = tick.problem ?? remove.problem;
   return (
@@ -34,10 +51,10 @@ export function ChecksPart({ fair }: { fair: Fair }) {
               <input
                 type="checkbox"
                 className="size-5 shrink-0"
-                checked={check.done}
-                onChange={() => tick.mutate(check)}
+                checked={isDone(check)}
+                onChange={(event) => touch(check.id, event.target.checked)}
               />
-              <span className={check.done ? 'text-soft line-through' : ''}>{check.words}</span>
+              <span className={isDone(check) ? 'text-soft line-through' : ''}>{check.words}</span>
             </label>
             <button
               type="button"
@@ -55,7 +72,7 @@ export function ChecksPart({ fair }: { fair: Fair }) {
         className="mt-2 flex items-start gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!add.isPending) add.mutate(undefined);
+          more.enter();
         }}
       >
         <div className="flex-1">
@@ -63,12 +80,12 @@ export function ChecksPart({ fair }: { fair: Fair }) {
             label="Something else"
             hideLabel
             placeholder="Something else"
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-            error={add.problem?.on('words')}
+            value={more.text}
+            onChange={(event) => more.type(event.target.value)}
+            error={more.error}
           />
         </div>
-        <Button type="submit" look="quiet" disabled={add.isPending}>
+        <Button type="submit" look="quiet">
           Add
         </Button>
       </form>

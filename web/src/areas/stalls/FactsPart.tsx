@@ -1,5 +1,6 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas } from '../../api/client';
-import { useChannels, useToday } from '../../api/queries';
+import { keys, useChannels, useToday } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
@@ -16,13 +17,18 @@ type TextKey = { [Key in keyof Form]: Form[Key] extends string ? Key : never }[k
 /** What is known of a fair, as it is typed. */
 export function FactsPart({ fair }: { fair: Schemas['FairView'] }) {
   const draft = useDraft<Form>(`mardun.fair.${fair.id}`, fair.form);
+  const client = useQueryClient();
   const { data: channels } = useChannels();
   const today = useToday();
   const { currency, small } = useUnits();
   const form = draft.value ?? fair.form;
   const save = useSend(
-    (typed: Form) => api.put<Schemas['FairView']>(`/api/fairs/${fair.id}`, typed),
-    draft.giveUp,
+    ({ typed, version }: { typed: Form; version: number }) =>
+      api.put<Schemas['FairView']>(`/api/fairs/${fair.id}`, { ...typed, version }),
+    (saved, { typed }) => {
+      client.setQueryData([...keys.fairs, fair.id], saved);
+      draft.saved(typed, saved.form);
+    },
   );
   const on = (field: keyof Form) => save.problem?.on(field);
   const set = (changed: Partial<Form>) => draft.update((before) => ({ ...before, ...changed }));
@@ -58,7 +64,8 @@ export function FactsPart({ fair }: { fair: Schemas['FairView'] }) {
       aria-label="What is known of it"
       onSubmit={(event) => {
         event.preventDefault();
-        if (!save.isPending) save.mutate({ ...form, version: save.problem?.currentVersion ?? form.version });
+        if (!save.isPending)
+          save.mutate({ typed: form, version: save.problem?.currentVersion ?? form.version });
       }}
     >
       <div className="grid items-start gap-3 md:grid-cols-4">

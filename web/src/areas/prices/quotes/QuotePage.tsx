@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, Problem, type Schemas } from '../../../api/client';
@@ -77,6 +77,7 @@ function Typed({
   channels: Schemas['ChannelView'][];
 }) {
   const navigate = useNavigate();
+  const client = useQueryClient();
   const today = useToday();
   const [requestId] = useState(uuid);
   const stored = quote?.form ?? { ...begun, requestId };
@@ -97,17 +98,25 @@ function Typed({
     retry: false,
   });
   const figures = draft.isChanged ? preview.data : quote?.figures;
-  const saved = (next: Quote) => {
-    draft.giveUp();
-    if (!quote) void navigate(`/prices/quotes/${next.id}`, { replace: true });
+  const saved = (next: Quote, sent: Form) => {
+    client.setQueryData([...keys.quotes, next.id], next);
+    if (quote) {
+      draft.saved(sent, next.form);
+    } else {
+      draft.giveUp();
+      void navigate(`/prices/quotes/${next.id}`, { replace: true });
+    }
   };
-  const store = (version: number) =>
+  const store = (typed: Form, version = typed.version) =>
     quote
-      ? api.put<Quote>(`/api/quotes/${quote.id}`, { ...form, version })
-      : api.post<Quote>('/api/quotes', form);
-  const save = useSend((version: number) => store(version), saved);
-  const give = useSend(async () => {
-    const before = draft.isChanged || !quote ? await store(form.version) : quote;
+      ? api.put<Quote>(`/api/quotes/${quote.id}`, { ...typed, version })
+      : api.post<Quote>('/api/quotes', typed);
+  const save = useSend(
+    ({ typed, version }: { typed: Form; version?: number }) => store(typed, version),
+    (next, { typed }) => saved(next, typed),
+  );
+  const give = useSend(async (typed: Form) => {
+    const before = draft.isChanged || !quote ? await store(typed) : quote;
     return api.post<Quote>(`/api/quotes/${before.id}/give`, { version: before.form.version });
   }, saved);
   const problem =
@@ -247,13 +256,13 @@ function Typed({
               <Button
                 look="quiet"
                 disabled={isPending || !complete || (quote && !draft.isChanged)}
-                onClick={() => save.mutate(save.problem?.currentVersion ?? form.version)}
+                onClick={() => save.mutate({ typed: form, version: save.problem?.currentVersion })}
               >
                 Save
               </Button>
               <Button
                 disabled={isPending || !complete || (quote && !quote.changed && !draft.isChanged)}
-                onClick={() => give.mutate(undefined)}
+                onClick={() => give.mutate(form)}
               >
                 {quote && quote.versions.length > 0
                   ? `Give version ${quote.versions.length + 1}`

@@ -8,7 +8,8 @@ import { Notice, ProblemNotice } from '../../../ui/Notice';
 import { Panel } from '../../../ui/Panel';
 import { Tag } from '../../../ui/Tag';
 import { fullDay } from '../../../ui/units';
-import { useRequestId, useSend } from '../../../ui/useSend';
+import { useLines } from '../../../ui/useLines';
+import { useSend } from '../../../ui/useSend';
 import { useTitle } from '../../../ui/useTitle';
 import { CameBackPanel } from '../returns/CameBackPanel';
 import { HandOverPanel } from './HandOverPanel';
@@ -279,15 +280,7 @@ function ForgetPanel({ order, onClose }: { order: Order; onClose: () => void }) 
 
 /** What was said with the customer, the latest first. */
 function Notes({ order }: { order: Order }) {
-  const [text, setText] = useState('');
-  const request = useRequestId();
-  const note = useSend(
-    () => api.post<Order>(`/api/orders/${order.id}/notes`, { id: request.id, text }),
-    () => {
-      setText('');
-      request.renew();
-    },
-  );
+  const note = useLines((line) => api.post<Order>(`/api/orders/${order.id}/notes`, { ...line }));
   if (order.forgotten) return null;
   return (
     <section className="sheet space-y-2 p-4" aria-label="What was said">
@@ -297,23 +290,22 @@ function Notes({ order }: { order: Order }) {
         className="flex flex-wrap items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (!note.isPending) note.mutate(undefined);
+          note.enter();
         }}
       >
         <div className="min-w-[240px] flex-1">
           <TextField
             label="A message, a call, a wish"
             maxLength={1000}
-            value={text}
-            error={note.problem?.on('text')}
-            onChange={(event) => setText(event.target.value)}
+            value={note.text}
+            error={note.error}
+            onChange={(event) => note.type(event.target.value)}
           />
         </div>
-        <Button look="quiet" type="submit" disabled={note.isPending}>
+        <Button look="quiet" type="submit">
           Note it
         </Button>
       </form>
-      {note.problem && note.problem.errors.length === 0 && <ProblemNotice problem={note.problem} />}
       <ul className="divide-y divide-line-faint">
         {order.notes.map((one) => (
           <li key={one.id} className="py-1.5">

@@ -42,13 +42,18 @@ export default function PostingPage() {
 
 /** The postage table and what stands on parcels, saved together. */
 function PostageForm({ stored }: { stored: Form }) {
+  const client = useQueryClient();
   const units = useUnits();
   const draft = useDraft<Form>('mardun.posting', stored);
   const form = draft.value ?? stored;
   const change = (next: Partial<Form>) => draft.update((before) => ({ ...before, ...next }));
   const save = useSend(
-    (version: number) => api.put<Form>('/api/posting', { ...form, version }),
-    () => draft.giveUp(),
+    ({ typed, version }: { typed: Form; version: number }) =>
+      api.put<Form>('/api/posting', { ...typed, version }),
+    (saved, { typed }) => {
+      client.setQueryData(keys.posting, saved);
+      draft.saved(typed, saved);
+    },
   );
   const set = (i: number, next: Partial<Rate>) =>
     change({ rates: form.rates.map((rate, j) => (j === i ? { ...rate, ...next } : rate)) });
@@ -69,7 +74,7 @@ function PostageForm({ stored }: { stored: Form }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (!save.isPending)
-          save.mutate(save.problem?.isClash ? (save.problem.currentVersion ?? form.version) : form.version);
+          save.mutate({ typed: form, version: save.problem?.currentVersion ?? form.version });
       }}
     >
       <h2>Postage</h2>
