@@ -7,6 +7,7 @@ import { useSettings } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { SelectField, TextField } from '../../ui/Field';
 import { Notice, ProblemNotice } from '../../ui/Notice';
+import { rebased } from '../../ui/rebased';
 import { useSend } from '../../ui/useSend';
 import { useTitle } from '../../ui/useTitle';
 import { BackupsPart } from './BackupsPart';
@@ -66,10 +67,14 @@ function SettingsForm({ stored: kept }: { stored: Form }) {
     [kept],
   );
   const form = useForm<Form>({ defaultValues: stored });
-  const { register, reset, formState } = form;
+  const { register, reset, getValues, formState } = form;
   const save = useSend(
     (what: Form) => api.put<Form>('/api/settings', what),
-    (saved) => reset(saved),
+    (saved, sent) => {
+      const typedOn = rebased(saved, sent, getValues());
+      reset(saved);
+      reset(typedOn, { keepDefaultValues: true });
+    },
   );
   const touched = formState.isDirty;
   useEffect(() => {

@@ -5,10 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.LoadState;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
@@ -60,6 +63,57 @@ class TroubleTest {
         assertThat(seam(first)).hasValue("5/16 in");
         first.context().close();
         second.context().close();
+    }
+
+    @Test
+    void whatIsTypedWhileTheRestIsSavedStaysTyped() {
+        Page page = CHROMIUM.page();
+        page.navigate(app.url("/designs/1"));
+        typedOnWhileSaved(
+                page,
+                "**/api/designs/1",
+                page.getByLabel("Seam allowance", new Page.GetByLabelOptions().setExact(true)),
+                page.getByLabel("Depth, small"));
+        page.navigate(app.url("/settings"));
+        typedOnWhileSaved(
+                page,
+                "**/api/settings",
+                page.getByLabel("Usual seam allowance"),
+                page.getByLabel("Thickest seam I can sew"));
+        page.context().close();
+    }
+
+    /** Types into one field, saves, types into another before that is answered, and saves once more. */
+    private static void typedOnWhileSaved(Page page, String saving, Locator first, Locator second) {
+        AtomicReference<Route> held = new AtomicReference<>();
+        page.route(saving, route -> {
+            if (route.request().method().equals("PUT") && held.compareAndSet(null, route)) {
+                return;
+            }
+            route.resume();
+        });
+        typed(page, first, "0.7 cm");
+        press(page, "Save");
+        page.waitForCondition(() -> held.get() != null);
+        typed(page, second, "5.5 ");
+        page.waitForResponse(saving, held.get()::resume);
+        // What is shown comes anew with what was saved.
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.keyboard().type("cm");
+        assertThat(second).isFocused();
+        assertThat(second).hasValue("5.5 cm");
+        assertThat(first).hasValue("0.7 cm");
+        page.waitForResponse(saving, () -> press(page, "Save"));
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+        page.reload();
+        assertThat(first).hasValue("0.7 cm");
+        assertThat(second).hasValue("5.5 cm");
+    }
+
+    private static void typed(Page page, Locator field, String text) {
+        field.click();
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type(text);
     }
 
     @Test
