@@ -47,6 +47,10 @@ final class ArchiveReader {
     private static final int LONGEST_ROW = 40_000_000;
     private static final int LARGEST_PICTURE = 30_000_000;
     private static final int AT_ONCE = 500;
+
+    /** So many characters of rows are in memory at most, before they are written. */
+    private static final int MOST_WAITING = 2_000_000;
+
     private static final Pattern PICTURE = Pattern.compile("[0-9a-zA-Z-]{1,80}\\.(jpg|png|webp)");
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
@@ -197,6 +201,7 @@ final class ArchiveReader {
         MessageDigest digest = ArchiveWriter.sha256();
         long rows = 0;
         long read = 0;
+        long waiting = 0;
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(
                         new DigestInputStream(zip.getInputStream(entry), digest), StandardCharsets.UTF_8));
                 PreparedStatement statement = connection.prepareStatement(insert)) {
@@ -207,11 +212,15 @@ final class ArchiveReader {
                 }
                 add(line, columns, statement, file, rows + 1);
                 rows++;
-                if (rows % AT_ONCE == 0) {
+                waiting += line.length();
+                if (rows % AT_ONCE == 0 || waiting > MOST_WAITING) {
                     statement.executeBatch();
+                    connection.commit();
+                    waiting = 0;
                 }
             }
             statement.executeBatch();
+            connection.commit();
         } catch (ZipException damaged) {
             throw new ArchiveRefusedException(file + " is damaged: it can't be unpacked.", damaged);
         }
