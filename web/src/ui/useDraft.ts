@@ -21,7 +21,11 @@ export function useDraft<T>(key: string, stored: T | undefined) {
         const now = before ?? stored;
         return now === undefined ? undefined : next(now);
       }),
-    /** What was sent is stored now, and needn't be kept here; what was typed on meanwhile stays, on top of what is stored. */
+    /**
+     * What was sent is stored now, and needn't be kept here; what was typed on meanwhile stays, on top of what is stored.
+     *
+     * @param sent the draft as it stood when it was sent, with the version that it was read at
+     */
     saved: (sent: T, now: T) =>
       setDraft((draft) =>
         draft === undefined || JSON.stringify(draft) === JSON.stringify(sent)

@@ -96,11 +96,14 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
   const sheet = draft.isChanged ? (preview.data ?? design.sheet) : design.sheet;
   const shown = sheet.sizes.find((s) => s.size === size) ?? sheet.sizes[0];
   const save = useSend(
-    ({ document: sent, version: over }: Draft) =>
-      api.put<Schemas['DesignView']>(`/api/designs/${design.id}`, { version: over, document: sent }),
-    (stored, sent) => {
+    ({ typed, over }: { typed: Draft; over?: number }) =>
+      api.put<Schemas['DesignView']>(`/api/designs/${design.id}`, {
+        ...typed,
+        version: over ?? typed.version,
+      }),
+    (stored, { typed }) => {
       client.setQueryData([...keys.designs, design.id], stored);
-      draft.saved(sent, { version: stored.version, document: stored.document });
+      draft.saved(typed, { version: stored.version, document: stored.document });
       history.forget();
     },
   );
@@ -170,7 +173,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
               <Button look="quiet" onClick={giveUp}>
                 Undo all
               </Button>
-              <Button onClick={() => save.mutate({ version, document })} disabled={save.isPending}>
+              <Button onClick={() => save.mutate({ typed: { version, document } })} disabled={save.isPending}>
                 Save
               </Button>
             </>
@@ -296,7 +299,7 @@ function DesignEditor({ design }: { design: Schemas['DesignView'] }) {
       {save.problem?.isClash && (
         <ClashPanel
           sentence={save.problem.message}
-          onKeepMine={() => save.mutate({ version: save.problem?.currentVersion ?? version, document })}
+          onKeepMine={() => save.mutate({ typed: { version, document }, over: save.problem?.currentVersion })}
           onTakeTheirs={() => {
             giveUp();
             save.reset();

@@ -103,7 +103,11 @@ class Fair {
 
     /** What tells its series; of fairs from before that was kept, their name. */
     String series() {
-        return series.isEmpty() ? FairForm.seriesOf(name) : series;
+        return series(series, name);
+    }
+
+    static String series(String kept, String name) {
+        return kept.isEmpty() ? FairForm.seriesOf(name) : kept;
     }
 
     FairState state() {

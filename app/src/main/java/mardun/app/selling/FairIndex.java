@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
 import mardun.app.id.FairId;
-import mardun.app.selling.FairViews.FairForm;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
 import org.springframework.stereotype.Component;
@@ -30,9 +29,8 @@ class FairIndex {
     /** A fair as it is found. */
     record Entry(long id, String name, String series, LocalDate heldOn, LocalDate endsOn, FairState state) {
 
-        /** What tells its series; of fairs from before that was kept, their name. */
         Entry {
-            series = series.isEmpty() ? FairForm.seriesOf(name) : series;
+            series = Fair.series(series, name);
         }
 
         private String words() {
@@ -40,7 +38,11 @@ class FairIndex {
         }
     }
 
-    /** @param turns which time of its series each fair is, from 1; none for those to which the maker doesn't go */
+    /**
+     * What is known of all.
+     *
+     * @param turns which time of its series each fair is, from 1; none for those to which the maker doesn't go
+     */
     private record Known(List<Entry> newestFirst, Map<Long, Integer> turns) {
 
         private static Known of(List<Entry> oldestFirst) {
