@@ -126,8 +126,8 @@ function OpenOrder({ order }: { order: Order }) {
                 </Link>
               )}
               {line.batchId !== undefined && (
-                <span className="ml-2 whitespace-nowrap">
-                  made in{' '}
+                <span className="whitespace-nowrap">
+                  , made in{' '}
                   <Link className="font-semibold text-woad underline" to={`/batches/${line.batchId}`}>
                     batch {line.batchId}
                   </Link>
