@@ -53,6 +53,32 @@ final class OneWriter extends DelegatingDataSource {
                 getClass().getClassLoader(), new Class<?>[] {Connection.class}, new Turns(connection));
     }
 
+    /**
+     * Does something to the database's file while nobody's transaction has changed anything.
+     *
+     * @throws SQLTimeoutException when others wrote for too long
+     */
+    void alone(Runnable work) throws SQLException {
+        waitForTurn();
+        try {
+            work.run();
+        } finally {
+            turn.unlock();
+        }
+    }
+
+    private void waitForTurn() throws SQLException {
+        try {
+            if (!turn.tryLock(longest.toMillis(), TimeUnit.MILLISECONDS)) {
+                throw new SQLTimeoutException(
+                        "Others wrote for longer than " + longest.toSeconds() + " s.", NOT_FREE_STATE, NOT_FREE);
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new SQLTimeoutException("Stopped while others wrote.", NOT_FREE_STATE, NOT_FREE, stopped);
+        }
+    }
+
     /** Whether something may change what is stored; a row that is held for a change counts, as that is noted at the row. */
     private static boolean isChange(String sql) {
         String words = sql.strip().toLowerCase(Locale.ROOT);
@@ -107,19 +133,10 @@ final class OneWriter extends DelegatingDataSource {
         }
 
         private void begin() throws SQLException {
-            if (isWriting) {
-                return;
+            if (!isWriting) {
+                waitForTurn();
+                isWriting = true;
             }
-            try {
-                if (!turn.tryLock(longest.toMillis(), TimeUnit.MILLISECONDS)) {
-                    throw new SQLTimeoutException(
-                            "Others wrote for longer than " + longest.toSeconds() + " s.", NOT_FREE_STATE, NOT_FREE);
-                }
-            } catch (InterruptedException stopped) {
-                Thread.currentThread().interrupt();
-                throw new SQLTimeoutException("Stopped while others wrote.", NOT_FREE_STATE, NOT_FREE, stopped);
-            }
-            isWriting = true;
         }
 
         private Object last(Method method, Object[] given) throws Throwable {
