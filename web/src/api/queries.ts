@@ -198,6 +198,16 @@ export const useFinishedGoods = (query: string, all: boolean, place = '', qualit
     (answer) => answer.page,
   );
 
+/** What lies on the shelf to be counted: in one place, or anywhere. */
+export const useStockTake = (query: string, place: string | undefined) =>
+  usePages<Schemas['StockTakeView'], Schemas['CountLine']>(
+    [...keys.materials, 'stock-take', query, place ?? null],
+    `/api/stock-take?query=${encodeURIComponent(query)}${
+      place === undefined ? '' : `&place=${encodeURIComponent(place)}`
+    }&page=`,
+    (answer) => answer.page,
+  );
+
 /** Pieces that are cut and not sewn, by design. */
 export const useCutPieces = (query: string) =>
   usePages<Schemas['UnsewnView'], Schemas['UnsewnLine']>(

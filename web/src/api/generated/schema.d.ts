@@ -7725,6 +7725,15 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    PageViewCountLine: {
+      items: components['schemas']['CountLine'][];
+      /** Format: int32 */
+      page: number;
+      /** Format: int32 */
+      size: number;
+      /** Format: int64 */
+      total: number;
+    };
     PageViewCustomerOrderRow: {
       items: components['schemas']['CustomerOrderRow'][];
       /** Format: int32 */
@@ -9734,7 +9743,7 @@ export interface components {
       requestId: string;
     };
     StockTakeView: {
-      lines: components['schemas']['CountLine'][];
+      page: components['schemas']['PageViewCountLine'];
       places: string[];
     };
     StockValueView: {
@@ -17690,6 +17699,9 @@ export interface operations {
     parameters: {
       query?: {
         place?: string;
+        query?: string;
+        page?: number;
+        size?: number;
       };
       header?: never;
       path?: never;

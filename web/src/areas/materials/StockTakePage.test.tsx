@@ -20,17 +20,25 @@ const line = (materialId: number, name: string, place: string): Schemas['CountLi
   book: { ...amount('40', 40), count: 40 },
 });
 
-const walk = {
+const part = (total: number, ...items: Schemas['CountLine'][]) => ({
   places: ['drawer 1', 'drawer 2'],
-  lines: [line(1, 'Hook', 'drawer 1'), line(2, 'Eye', 'drawer 2')],
-};
+  page: { items, page: 0, size: 60, total },
+});
+
+const hook = line(1, 'Hook', 'drawer 1');
+const eye = line(2, 'Eye', 'drawer 2');
+const walk = part(2, hook, eye);
 
 describe('a stock-take', () => {
   it('sends only what was counted, with what the book said then', async () => {
-    const sent = server({ '/api/stock-take': walk, '/api/stock-takes': { counted: 1, differences: 1 } });
+    const answers = { '/api/stock-take': walk, '/api/stock-takes': { counted: 1, differences: 1 } };
+    const sent = server(answers);
     rendered(<StockTakePage />);
-    await userEvent.click(await screen.findByRole('button', { name: 'drawer 1' }));
-    expect(screen.queryByText('Eye')).toBeNull();
+    const drawer = await screen.findByRole('button', { name: 'drawer 1' });
+    answers['/api/stock-take'] = part(1, hook);
+    await userEvent.click(drawer);
+    await waitFor(() => expect(screen.queryByText('Eye')).toBeNull());
+    expect(sent.map((one) => one.path)).toContain('/api/stock-take?query=&place=drawer%201&page=0');
     await userEvent.type(screen.getByLabelText('There is of Hook'), '37');
     await userEvent.click(screen.getByRole('button', { name: 'Enter 1 counted' }));
     expect(await screen.findByText('1 counted, 1 differed and were set right.')).toBeVisible();
@@ -39,6 +47,32 @@ describe('a stock-take', () => {
       lines: [{ materialId: 1, part: 'WHOLE', bookValue: 40, there: '37' }],
     });
     expect(screen.getByLabelText('There is of Hook')).toHaveValue('');
+  });
+
+  it('sends what was typed before another name was looked for', async () => {
+    const answers = { '/api/stock-take': walk, '/api/stock-takes': { counted: 2, differences: 1 } };
+    const sent = server(answers);
+    rendered(<StockTakePage />);
+    await userEvent.type(await screen.findByLabelText('There is of Hook'), '37');
+    answers['/api/stock-take'] = part(1, { ...eye, lotId: 7 });
+    await userEvent.type(screen.getByLabelText('Find what to count'), 'eye');
+    await waitFor(() => expect(screen.queryByText('Hook')).toBeNull());
+    await userEvent.type(screen.getByLabelText('There is of Eye'), '40');
+    await userEvent.click(screen.getByRole('button', { name: 'Enter 2 counted' }));
+    await waitFor(() =>
+      expect(sent.find((one) => one.path === '/api/stock-takes')?.body).toMatchObject({
+        lines: [
+          { materialId: 1, part: 'WHOLE', bookValue: 40, there: '37' },
+          { materialId: 2, lotId: 7, part: 'WHOLE', bookValue: 40, there: '40' },
+        ],
+      }),
+    );
+  });
+
+  it('shows a long shelf part by part', async () => {
+    server({ '/api/stock-take': part(130, hook, eye) });
+    rendered(<StockTakePage />);
+    expect(await screen.findByText('2 of 130')).toBeVisible();
   });
 
   it('keeps what was typed in this tab until it is entered', async () => {

@@ -1,15 +1,17 @@
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Schemas } from '../../api/client';
-import { keys } from '../../api/queries';
+import { useStockTake } from '../../api/queries';
 import { Button } from '../../ui/Button';
 import { TextField } from '../../ui/Field';
+import { FindField } from '../../ui/FindField';
+import { More } from '../../ui/More';
 import { Notice, ProblemNotice } from '../../ui/Notice';
 import { Swatch } from '../../ui/Roll';
 import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
 import { typedAs } from './words';
+import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
 
 type Line = Schemas['CountLine'];
@@ -21,6 +23,12 @@ interface Walk {
 
 const keyOf = (line: Line) => `${line.materialId}-${line.lotId ?? ''}-${line.part}`;
 
+/** The line that was typed in, also when it isn't shown any more. */
+const ofKey = (key: string) => {
+  const [materialId, lotId, part] = key.split('-');
+  return { materialId: Number(materialId), lotId: lotId ? Number(lotId) : undefined, part };
+};
+
 /** A walk along the shelf: what is there is typed place by place, and differences become movements. */
 export default function StockTakePage() {
   useTitle('Stock-take');
@@ -29,24 +37,20 @@ export default function StockTakePage() {
   const [place, setPlace] = useState<string>();
   const [reason, setReason] = useState('stock-take');
   const [done, setDone] = useState<Schemas['StockTakeDone']>();
-  const { data, error } = useQuery({
-    queryKey: [...keys.materials, 'stock-take'],
-    queryFn: () => api.get<Schemas['StockTakeView']>('/api/stock-take'),
-  });
+  const [find, setFind] = useState('');
+  const found = useStockTake(useSettled(find, 150), place);
   const draft = useDraft<Walk>('mardun.stock-take', { requestId: request.id, counted: {} });
   const walk = draft.value as Walk;
-  const counted = (data?.lines ?? []).filter((line) => walk.counted[keyOf(line)]?.there.trim());
+  const counted = Object.entries(walk.counted).filter(([, { there }]) => there.trim());
   const send = useSend(
     () =>
       api.post<Schemas['StockTakeDone']>('/api/stock-takes', {
         requestId: walk.requestId,
         reason,
-        lines: counted.map((line) => ({
-          materialId: line.materialId,
-          lotId: line.lotId,
-          part: line.part,
-          bookValue: walk.counted[keyOf(line)]?.book,
-          there: walk.counted[keyOf(line)]?.there,
+        lines: counted.map(([key, { there, book }]) => ({
+          ...ofKey(key),
+          bookValue: book,
+          there,
           reason: '',
         })),
       }),
@@ -56,9 +60,8 @@ export default function StockTakePage() {
       request.renew();
     },
   );
-  if (error) return <ProblemNotice problem={error} />;
-  if (!data) return <p className="text-soft">Opening …</p>;
-  const shown = data.lines.filter((line) => place === undefined || line.place === place);
+  if (found.error) return <ProblemNotice problem={found.error} />;
+  if (!found.items) return <p className="text-soft">Opening …</p>;
   const type = (line: Line, there: string) => {
     setDone(undefined);
     draft.change({
@@ -66,7 +69,8 @@ export default function StockTakePage() {
       counted: { ...walk.counted, [keyOf(line)]: { there, book: line.book.value } },
     });
   };
-  const wrong = (line: Line) => send.problem?.on(`lines.${counted.indexOf(line)}.there`);
+  const wrong = (line: Line) =>
+    send.problem?.on(`lines.${counted.findIndex(([key]) => key === keyOf(line))}.there`);
   return (
     <>
       <header className="mb-3 flex flex-wrap items-end justify-between gap-3">
@@ -78,6 +82,9 @@ export default function StockTakePage() {
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-2.5">
+          <div className="pb-5">
+            <FindField label="Find what to count" placeholder="Name" value={find} onType={setFind} />
+          </div>
           <TextField
             label="Why things differ"
             value={reason}
@@ -100,7 +107,7 @@ export default function StockTakePage() {
       )}
       <ProblemNotice problem={send.problem} />
       <div className="mb-3 flex flex-wrap gap-2" role="group" aria-label="Places">
-        {[undefined, ...data.places].map((one) => (
+        {[undefined, ...(found.first?.places ?? [])].map((one) => (
           <button
             key={one ?? 'everywhere'}
             type="button"
@@ -115,7 +122,7 @@ export default function StockTakePage() {
         ))}
       </div>
       <ul className="grid gap-2.5 md:grid-cols-2 xl:grid-cols-3">
-        {shown.map((line) => (
+        {found.items.map((line) => (
           <li key={keyOf(line)} className="sheet flex items-start gap-3 p-3">
             <Swatch kind={line.kind} colour={line.colour} />
             <div className="min-w-0 flex-1">
@@ -140,6 +147,8 @@ export default function StockTakePage() {
           </li>
         ))}
       </ul>
+      {found.items.length === 0 && <p className="text-soft">Nothing by that name lies here.</p>}
+      <More list={found} />
     </>
   );
 }

@@ -47,7 +47,7 @@ class ClockSetBackTest {
                 .isEqualTo(201);
         assertThat(APP.text("/api/materials/" + cloth)).contains("\"inch\":\"6 yd");
         assertThat(APP.text("/api/stock-value")).contains("54.00");
-        assertThat(APP.text("/api/stock-take")).contains("6 yd");
+        assertThat(APP.text("/api/stock-take?size=500")).contains("6 yd");
         assertThat(APP.text("/api/logbook")).contains("Canvas");
     }
 }

@@ -93,7 +93,7 @@ class PutAwayTest {
                 .noneMatch(one -> one.asLong() == id);
         assertThat(APP.get(path + "/shelf").body().get("onHand").get("text").asString())
                 .isEqualTo("2 yd");
-        assertThat(APP.get("/api/stock-take").body().toString()).contains("Old Fern");
+        assertThat(APP.get("/api/stock-take?query=fern").body().toString()).contains("Old Fern");
 
         put(path, false);
         assertThat(names("/api/materials?putAway=false")).contains("Old Fern");

@@ -601,14 +601,42 @@ class StockTest {
     }
 
     @Test
+    void aStockTakeShowsTheShelfPageByPageAndByName() {
+        for (int i = 1; i <= 3; i++) {
+            APP.enter(
+                    with(APP.material("NOTION", "Toggle " + i, "", "1.00", "10", "40"), Map.of("place", "toggle box")));
+        }
+        JsonNode first = APP.get("/api/stock-take?place=toggle%20box&size=2").body();
+        assertThat(first.at("/page/items")
+                        .valueStream()
+                        .map(line -> line.get("name").asString()))
+                .containsExactly("Toggle 1", "Toggle 2");
+        assertThat(first.at("/page/total").asInt()).isEqualTo(3);
+        assertThat(first.get("places").valueStream().map(JsonNode::asString)).contains("toggle box");
+        JsonNode second =
+                APP.get("/api/stock-take?place=toggle%20box&size=2&page=1").body();
+        assertThat(second.at("/page/items")
+                        .valueStream()
+                        .map(line -> line.get("name").asString()))
+                .containsExactly("Toggle 3");
+        JsonNode named = APP.get("/api/stock-take?query=toggle%202").body();
+        assertThat(named.at("/page/items")
+                        .valueStream()
+                        .map(line -> line.get("name").asString()))
+                .containsExactly("Toggle 2");
+        assertThat(APP.get("/api/stock-take?place=toggle%20box&page=9").body().at("/page/items"))
+                .isEmpty();
+    }
+
+    @Test
     void aStockTakeIsAllOrNothingAndNoticesWhatMovedMeanwhile() {
         long one = APP.enter(with(APP.material("NOTION", "Hook", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
         long other =
                 APP.enter(with(APP.material("NOTION", "Eye", "", "1.00", "10", "40"), Map.of("place", "drawer 3")));
         JsonNode walk = APP.get("/api/stock-take?place=drawer%203").body();
-        assertThat(walk.get("lines")).hasSize(2);
+        assertThat(walk.get("page").get("items")).hasSize(2);
         List<Map<String, Object>> lines = new ArrayList<>();
-        for (JsonNode line : walk.get("lines")) {
+        for (JsonNode line : walk.get("page").get("items")) {
             lines.add(new HashMap<>(Map.of(
                     "materialId", line.get("materialId").asLong(),
                     "part", line.get("part").asString(),

@@ -13,6 +13,8 @@ import mardun.app.problem.RefusedException;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
 import mardun.app.show.ViewWriter;
+import mardun.app.stored.Changes;
+import mardun.app.stored.Remembered;
 import mardun.core.estimate.Spoilage;
 import mardun.core.estimate.StartEnough;
 import org.springframework.stereotype.Service;
@@ -25,11 +27,13 @@ public class Starting {
     private final BatchEntry entry;
     private final BatchRepository repository;
     private final SettingsService settings;
+    private final Remembered<Boolean, List<Lost>> lost;
 
-    Starting(BatchEntry entry, BatchRepository repository, SettingsService settings) {
+    Starting(BatchEntry entry, BatchRepository repository, SettingsService settings, Changes changes) {
         this.entry = entry;
         this.repository = repository;
         this.settings = settings;
+        this.lost = new Remembered<>(changes, "batch_line");
     }
 
     /**
@@ -73,7 +77,7 @@ public class Starting {
 
     /** What share of a design's bags doesn't come out: what is known of all designs counts as long as little is known of it. */
     private Spoilage spoilage(DesignId design) {
-        List<Lost> all = repository.lost();
+        List<Lost> all = lost.get(true, every -> repository.lost());
         int bags = Math.toIntExact(all.stream().mapToLong(Lost::bags).sum());
         int lost = Math.toIntExact(all.stream().mapToLong(Lost::lost).sum());
         BigDecimal usual = Spoilage.of(Spoilage.USUAL, bags, lost).share();

@@ -2,6 +2,8 @@ package mardun.app.material;
 
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -17,6 +19,7 @@ import mardun.app.material.StockViews.StockTakeForm;
 import mardun.app.material.StockViews.StockTakeView;
 import mardun.app.material.StockViews.StockValueView;
 import mardun.app.show.CsvSheet;
+import mardun.app.show.PageView;
 import org.springframework.format.annotation.DateTimeFormat;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -68,8 +71,12 @@ class StockController {
     }
 
     @GetMapping("/stock-take")
-    StockTakeView readStockTake(@RequestParam Optional<String> place) {
-        return stock.stockTake(place);
+    StockTakeView readStockTake(
+            @RequestParam Optional<String> place,
+            @RequestParam(defaultValue = "") String query,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(PageView.LAST) int page,
+            @RequestParam(defaultValue = "60") @Min(1) @Max(PageView.LARGEST) int size) {
+        return stock.stockTake(place, query, page, size);
     }
 
     @PostMapping("/stock-takes")

@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
+import java.util.regex.Pattern;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
@@ -39,6 +39,8 @@ import mardun.app.problem.RefusedException;
 import mardun.app.request.OnceOnly;
 import mardun.app.settings.Settings;
 import mardun.app.settings.SettingsService;
+import mardun.app.show.PageView;
+import mardun.app.show.SearchWords;
 import mardun.app.show.ViewWriter;
 import mardun.app.stored.Changes;
 import mardun.app.stored.Remembered;
@@ -71,7 +73,7 @@ public class StockService {
     private final SettingsService settings;
     private final OnceOnly onceOnly;
     private final Clock clock;
-    private final Remembered<Boolean, StockTakeView> allToCount;
+    private final Remembered<Boolean, List<CountLine>> allToCount;
     private final Remembered<LocalDate, List<ScrapLine>> toScrap;
 
     StockService(
@@ -433,13 +435,27 @@ public class StockService {
                         Optional.empty()));
     }
 
-    /** What lies on the shelf to be counted, place by place. */
+    /**
+     * What lies on the shelf to be counted, place by place.
+     *
+     * @param place where it lies; an empty one for what has no place, none for all
+     * @param query words of its name
+     */
     @Transactional(readOnly = true)
-    public StockTakeView stockTake(Optional<String> place) {
-        return place.isEmpty() ? allToCount.get(true, all -> countedAt(place)) : countedAt(place);
+    public StockTakeView stockTake(Optional<String> place, String query, int page, int size) {
+        List<CountLine> all = allToCount.get(true, every -> allToCount());
+        Pattern words = SearchWords.pattern(query);
+        List<CountLine> asked = all.stream()
+                .filter(line -> place.map(line.place()::equals).orElse(true))
+                .filter(line -> words.matcher(line.name()).find())
+                .toList();
+        return new StockTakeView(
+                new PageView<>(
+                        asked.stream().skip((long) page * size).limit(size).toList(), page, size, asked.size()),
+                all.stream().map(CountLine::place).distinct().toList());
     }
 
-    private StockTakeView countedAt(Optional<String> place) {
+    private List<CountLine> allToCount() {
         ViewWriter writer = settings.current().writer();
         List<CountLine> lines = new ArrayList<>();
         for (MaterialShelf shelf : reader.readAll().values()) {
@@ -475,14 +491,7 @@ public class StockService {
                 }
             }
         }
-        TreeSet<String> places = new TreeSet<>();
-        lines.forEach(line -> places.add(line.place()));
-        return new StockTakeView(
-                List.copyOf(places),
-                lines.stream()
-                        .filter(line -> place.map(line.place()::equals).orElse(true))
-                        .sorted(Comparator.comparing(CountLine::place))
-                        .toList());
+        return lines.stream().sorted(Comparator.comparing(CountLine::place)).toList();
     }
 
     private static String size(Extent size, ViewWriter writer) {

@@ -10,6 +10,7 @@ import java.util.UUID;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
 import mardun.app.id.MaterialId;
+import mardun.app.show.PageView;
 import mardun.app.show.Views.AmountView;
 import mardun.app.show.Views.LengthView;
 import mardun.app.show.Views.MoneyView;
@@ -105,8 +106,8 @@ public final class StockViews {
             @NotNull String place,
             boolean given) {}
 
-    /** What lies in one place, to be counted. */
-    public record StockTakeView(List<String> places, List<CountLine> lines) {}
+    /** What lies on the shelf, to be counted: one page of it, place by place, and all places where something lies. */
+    public record StockTakeView(PageView<CountLine> page, List<String> places) {}
 
     /**
      * Something to be counted: a material, a half of it, or offcuts and precuts of one size.
