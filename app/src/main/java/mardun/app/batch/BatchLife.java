@@ -4,10 +4,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import mardun.app.design.DesignService;
 import mardun.app.design.DesignViews.DesignName;
@@ -46,18 +48,7 @@ public class BatchLife {
      *
      * @param lines as they are now
      */
-    public record Moment(BatchId id, Step step, Instant at, String forWhat, List<NamedLine> lines) {
-
-        /** Whether what is looked for is its number, or stands in what it is for or in the name of one of its designs. */
-        public boolean has(String query) {
-            String words = query.strip().toLowerCase(Locale.ROOT);
-            return id.key().equals(words)
-                    || forWhat.toLowerCase(Locale.ROOT).contains(words)
-                    || lines.stream()
-                            .anyMatch(
-                                    line -> line.what().toLowerCase(Locale.ROOT).contains(words));
-        }
-    }
+    public record Moment(BatchId id, Step step, Instant at, String forWhat, List<NamedLine> lines) {}
 
     /** A line with the name of its design. */
     public record NamedLine(ChosenLine line, String design) {
@@ -143,17 +134,34 @@ public class BatchLife {
     @Transactional(readOnly = true)
     public List<Moment> found(Instant until, String query, int most) {
         Map<DesignId, String> names = names();
+        Predicate<BatchPasts.Past> isAsked = query.isBlank() ? past -> true : having(query, names);
         return pasts.newestFirst().stream()
-                .filter(moment -> moment.at().isBefore(until))
+                .filter(moment -> moment.at().isBefore(until) && isAsked.test(moment.past()))
                 .map(moment -> new Moment(
                         moment.past().id(),
                         moment.step(),
                         moment.at(),
                         moment.past().forWhat(),
                         named(moment.past().lines(), names)))
-                .filter(moment -> query.isBlank() || moment.has(query))
                 .limit(most)
                 .toList();
+    }
+
+    /**
+     * Whether what is looked for is a batch's number, or stands in what it is for or in the name of one of its designs. A batch has several
+     * moments, and many batches are of one design: each text is searched once.
+     */
+    private static Predicate<BatchPasts.Past> having(String query, Map<DesignId, String> names) {
+        String words = query.strip().toLowerCase(Locale.ROOT);
+        Map<String, Boolean> texts = new HashMap<>();
+        Predicate<String> has = text ->
+                texts.computeIfAbsent(text, its -> its.toLowerCase(Locale.ROOT).contains(words));
+        Map<BatchId, Boolean> batches = new HashMap<>();
+        return past -> batches.computeIfAbsent(
+                past.id(),
+                id -> id.key().equals(words)
+                        || has.test(past.forWhat())
+                        || named(past.lines(), names).stream().anyMatch(line -> has.test(line.what())));
     }
 
     private static List<NamedLine> lines(Batch batch, Map<DesignId, String> names) {
