@@ -69,6 +69,33 @@ describe('a stock-take', () => {
     );
   });
 
+  it('keeps what is typed while the rest is sent, under another number', async () => {
+    const answers: Record<string, unknown> = { '/api/stock-take': walk };
+    const sent = server(answers);
+    const answered = globalThis.fetch;
+    let letGo = () => {};
+    const held = new Promise<void>((resolve) => (letGo = resolve));
+    vi.stubGlobal('fetch', async (path: string, options: RequestInit) => {
+      if (options.method === 'POST') await held;
+      return answered(path, options);
+    });
+    answers['/api/stock-takes'] = { counted: 1, differences: 1 };
+    rendered(<StockTakePage />);
+    await userEvent.type(await screen.findByLabelText('There is of Hook'), '37');
+    await userEvent.click(screen.getByRole('button', { name: 'Enter 1 counted' }));
+    await userEvent.type(screen.getByLabelText('There is of Eye'), '12');
+    letGo();
+    expect(await screen.findByText('1 counted, 1 differed and were set right.')).toBeVisible();
+    expect(screen.getByLabelText('There is of Hook')).toHaveValue('');
+    expect(screen.getByLabelText('There is of Eye')).toHaveValue('12');
+    await userEvent.click(screen.getByRole('button', { name: 'Enter 1 counted' }));
+    const posts = () =>
+      sent.filter((one) => one.path === '/api/stock-takes').map((one) => one.body as Record<string, unknown>);
+    await waitFor(() => expect(posts()).toHaveLength(2));
+    expect(posts()[1]?.lines).toMatchObject([{ materialId: 2, there: '12' }]);
+    expect(posts()[1]?.requestId).not.toBe(posts()[0]?.requestId);
+  });
+
   it('shows a long shelf part by part', async () => {
     server({ '/api/stock-take': part(130, hook, eye) });
     rendered(<StockTakePage />);
