@@ -149,6 +149,7 @@ public class DesignService implements UsesMaterials {
     private final Clock clock;
 
     private final Remembered<Listed, PageView<DesignLine>> lists;
+    private final Remembered<DesignId, DesignView> views;
     private final Remembered<DesignId, LatestRevision> latest;
 
     DesignService(
@@ -168,6 +169,7 @@ public class DesignService implements UsesMaterials {
             Changes changes,
             Clock clock) {
         this.lists = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
+        this.views = Remembered.exceptOf(changes, DesignCosts.NO_COST_FOLLOWS);
         this.latest = new Remembered<>(changes, "design");
         this.designs = designs;
         this.revisions = revisions;
@@ -289,6 +291,10 @@ public class DesignService implements UsesMaterials {
 
     @Transactional(readOnly = true)
     public DesignView get(DesignId id) {
+        return views.get(id, this::asItIs);
+    }
+
+    private DesignView asItIs(DesignId id) {
         DesignEntity entity = find(id);
         DesignDocument document = document(entity);
         return new DesignView(
