@@ -10,10 +10,10 @@ import { Swatch } from '../../ui/Roll';
 import { useUnits } from '../../ui/units';
 import { useDraft } from '../../ui/useDraft';
 import { useRequestId, useSend } from '../../ui/useSend';
-import { uuid } from '../../ui/uuid';
-import { typedAs } from './words';
 import { useSettled } from '../../ui/useSettled';
 import { useTitle } from '../../ui/useTitle';
+import { uuid } from '../../ui/uuid';
+import { typedAs } from './words';
 
 type Line = Schemas['CountLine'];
 
@@ -137,7 +137,11 @@ export default function StockTakePage() {
           />
         ))}
       </ul>
-      {found.items.length === 0 && <p className="text-soft">Nothing by that name lies here.</p>}
+      {found.items.length === 0 && (
+        <p className="text-soft">
+          {find.trim() ? 'Nothing by that name lies here.' : 'There is nothing to count here.'}
+        </p>
+      )}
       <More list={found} />
     </>
   );

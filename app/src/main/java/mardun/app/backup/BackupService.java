@@ -28,6 +28,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import javax.sql.DataSource;
+import mardun.app.background.Background;
 import mardun.app.backup.BackupFiles.Backup;
 import mardun.app.backup.BackupViews.BackupPlaceForm;
 import mardun.app.backup.BackupViews.BackupPlaceView;
@@ -77,12 +78,8 @@ class BackupService {
     private final TransactionTemplate storing;
     private final Clock clock;
     private final ReentrantLock one = new ReentrantLock();
-    private final ScheduledExecutorService rounds = Executors.newSingleThreadScheduledExecutor(task -> {
-        Thread thread = new Thread(task, "backups");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+    private final ScheduledExecutorService rounds =
+            Executors.newSingleThreadScheduledExecutor(Background.quiet("backups"));
 
     private volatile @Nullable RestoreView opened;
 

@@ -27,13 +27,13 @@ public class Starting {
     private final BatchEntry entry;
     private final BatchRepository repository;
     private final SettingsService settings;
-    private final Remembered<Boolean, List<Lost>> lost;
+    private final Remembered<Boolean, List<Lost>> known;
 
     Starting(BatchEntry entry, BatchRepository repository, SettingsService settings, Changes changes) {
         this.entry = entry;
         this.repository = repository;
         this.settings = settings;
-        this.lost = new Remembered<>(changes, "batch_line");
+        this.known = new Remembered<>(changes, "batch_line");
     }
 
     /**
@@ -77,7 +77,7 @@ public class Starting {
 
     /** What share of a design's bags doesn't come out: what is known of all designs counts as long as little is known of it. */
     private Spoilage spoilage(DesignId design) {
-        List<Lost> all = lost.get(true, every -> repository.lost());
+        List<Lost> all = known.get(true, every -> repository.lost());
         int bags = Math.toIntExact(all.stream().mapToLong(Lost::bags).sum());
         int lost = Math.toIntExact(all.stream().mapToLong(Lost::lost).sum());
         BigDecimal usual = Spoilage.of(Spoilage.USUAL, bags, lost).share();

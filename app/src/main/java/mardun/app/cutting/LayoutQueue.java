@@ -8,6 +8,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Consumer;
+import mardun.app.background.Background;
 import mardun.app.id.BatchId;
 import mardun.app.problem.RefusedException;
 import mardun.core.cutting.Aim;
@@ -27,12 +28,7 @@ public class LayoutQueue {
 
     private final CuttingSheets sheets;
     private final Map<BatchId, LayoutRun> runs = new ConcurrentHashMap<>();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(work -> {
-        Thread thread = new Thread(work, "layout-search");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(Background.quiet("layout-search"));
 
     LayoutQueue(CuttingSheets sheets) {
         this.sheets = sheets;

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.stream.Collectors;
+import mardun.app.background.Background;
 import mardun.app.backup.BeforeImport;
 import mardun.app.files.ImportViews.BrokenOffView;
 import mardun.app.files.ImportViews.ColumnView;
@@ -55,11 +56,7 @@ public class ImportService {
 
     private final Map<String, ListSheet> lists = new LinkedHashMap<>();
     private final Map<String, ImportJob> jobs = new LinkedHashMap<>();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "files");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(Background.named("files"));
     private final TransactionTemplate reading;
     private final TransactionTemplate entering;
     private final EntityManager entities;

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.regex.Pattern;
 import mardun.app.id.BatchId;
 import mardun.app.id.LotId;
@@ -450,8 +451,7 @@ public class StockService {
                 .filter(line -> words.matcher(line.name()).find())
                 .toList();
         return new StockTakeView(
-                new PageView<>(
-                        asked.stream().skip((long) page * size).limit(size).toList(), page, size, asked.size()),
+                PageView.ofAll(asked, page, size, Function.identity()),
                 all.stream().map(CountLine::place).distinct().toList());
     }
 

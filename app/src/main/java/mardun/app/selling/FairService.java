@@ -96,19 +96,9 @@ public class FairService {
         Settings current = settings.current();
         LocalDate today = LocalDate.now(clock);
         List<FairId> past = index.past(today, SearchWords.pattern(query));
-        int most = Math.min(size, PageView.LARGEST);
         return new FairsView(
                 fairs.rows(repository.coming(today), current),
-                new PageView<>(
-                        fairs.rowsOf(
-                                past.stream()
-                                        .skip((long) page * most)
-                                        .limit(most)
-                                        .toList(),
-                                current),
-                        page,
-                        most,
-                        past.size()));
+                PageView.ofAll(past, page, size, some -> fairs.rowsOf(some, current)));
     }
 
     /** Enters a fair; what needn't be typed again comes from one that was before. */

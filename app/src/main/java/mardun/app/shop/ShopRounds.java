@@ -4,6 +4,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
+import mardun.app.background.Background;
 import mardun.app.stored.DiskFullException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,11 +27,8 @@ class ShopRounds implements DisposableBean {
     private final ShopDesk desk;
     private final long seconds;
     private final AtomicBoolean called = new AtomicBoolean();
-    private final ScheduledExecutorService rounds = Executors.newSingleThreadScheduledExecutor(work -> {
-        Thread thread = new Thread(work, "online-shop");
-        thread.setDaemon(true);
-        return thread;
-    });
+    private final ScheduledExecutorService rounds =
+            Executors.newSingleThreadScheduledExecutor(Background.named("online-shop"));
 
     /** @param seconds between two looks; 0 for none, also when the shop calls */
     ShopRounds(OnlineShop shop, ShopDesk desk, @Value("${mardun.shop.seconds:20}") long seconds) {

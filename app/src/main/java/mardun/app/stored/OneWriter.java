@@ -13,6 +13,8 @@ import java.util.Locale;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import javax.sql.DataSource;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
 
 /**
@@ -48,34 +50,21 @@ final class OneWriter extends DelegatingDataSource {
         return watched(super.getConnection(username, password));
     }
 
-    private Connection watched(Connection connection) {
+    private Connection watched(Connection connection) throws SQLException {
+        neverWriteOver(connection);
         return (Connection) Proxy.newProxyInstance(
                 getClass().getClassLoader(), new Class<?>[] {Connection.class}, new Turns(connection));
     }
 
     /**
-     * Does something to the database's file while nobody's transaction has changed anything.
-     *
-     * @throws SQLTimeoutException when others wrote for too long
+     * What is written goes to the end of the file while it is open. The database would write over parts that aren't in use any more, while
+     * the last commit that is on the disk still counts them among its own; after a power cut just then it would go back to an older one.
      */
-    void alone(Runnable work) throws SQLException {
-        waitForTurn();
-        try {
-            work.run();
-        } finally {
-            turn.unlock();
-        }
-    }
-
-    private void waitForTurn() throws SQLException {
-        try {
-            if (!turn.tryLock(longest.toMillis(), TimeUnit.MILLISECONDS)) {
-                throw new SQLTimeoutException(
-                        "Others wrote for longer than " + longest.toSeconds() + " s.", NOT_FREE_STATE, NOT_FREE);
-            }
-        } catch (InterruptedException stopped) {
-            Thread.currentThread().interrupt();
-            throw new SQLTimeoutException("Stopped while others wrote.", NOT_FREE_STATE, NOT_FREE, stopped);
+    private static void neverWriteOver(Connection connection) throws SQLException {
+        if (connection.isWrapperFor(JdbcConnection.class)
+                && connection.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session
+                && session.getDatabase().isPersistent()) {
+            session.getDatabase().getStore().getMvStore().setReuseSpace(false);
         }
     }
 
@@ -133,10 +122,19 @@ final class OneWriter extends DelegatingDataSource {
         }
 
         private void begin() throws SQLException {
-            if (!isWriting) {
-                waitForTurn();
-                isWriting = true;
+            if (isWriting) {
+                return;
             }
+            try {
+                if (!turn.tryLock(longest.toMillis(), TimeUnit.MILLISECONDS)) {
+                    throw new SQLTimeoutException(
+                            "Others wrote for longer than " + longest.toSeconds() + " s.", NOT_FREE_STATE, NOT_FREE);
+                }
+            } catch (InterruptedException stopped) {
+                Thread.currentThread().interrupt();
+                throw new SQLTimeoutException("Stopped while others wrote.", NOT_FREE_STATE, NOT_FREE, stopped);
+            }
+            isWriting = true;
         }
 
         private Object last(Method method, Object[] given) throws Throwable {
